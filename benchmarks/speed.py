@@ -33,7 +33,7 @@ class LiveServer:
         command = [sys.executable, "-m", "server.serve", "--port", "0"]
         self.process = subprocess.Popen(command, cwd=root, env=environment, stdout=subprocess.PIPE, text=True)
         assert self.process.stdout is not None
-        told = re.search(r"Conch is at http://127\.0\.0\.1:(\d+)/", self.process.stdout.readline())
+        told = re.search(r"Open http://127\.0\.0\.1:(\d+)/", self.process.stdout.readline())
         if told is None:
             raise RuntimeError("the server did not start")
         self.connection = http.client.HTTPConnection("127.0.0.1", int(told[1]), timeout=30)

@@ -19,31 +19,31 @@ class Caution:
 
 
 KEY_OUT = Caution(
-    "chuck-key", "Key out of the chuck; no gloves, loose sleeves or rings.", "A spinning chuck grabs them."
+    "chuck-key", "Take the key out of the chuck. No gloves, loose sleeves or rings.", "A spinning chuck grabs them."
 )
 STOP_TO_MEASURE = Caution(
     "stop-to-measure", "Stop the spindle before you measure.", "A caliper grabs on work that is spinning."
 )
 FORWARD = Caution(
     "forward",
-    "See that the spindle runs forward before the tool touches: it was reversed last.",
+    "Check that the spindle runs forward before the tool touches: it was reversed last.",
     "A blade or a drill that meets the work backward digs in and breaks.",
 )
 BLADE = Caution(
     "blade",
     "Set the blade square and on centre. Stop the spindle before you clear chips, and use a hook.",
-    "Swarf is hot and razor sharp; a blade off centre digs in.",
+    "Chips are hot and razor sharp; a blade off centre digs in.",
 )
 PRESS = Caution(
     "press",
-    "Press square and slowly, a guard between you and the work; never under a hammer that chips.",
+    "Press squarely and slowly, with a guard between you and the work. Never use a hammer that chips.",
     "Parts under force fly when they slip or crack.",
 )
 SHRINK = Caution(
     "shrink",
-    "Eyes covered, tongs, out of doors or well aired: oil and plating fume. Heat evenly. Have the part the "
-    "right way up, a stop to push against and a hammer ready.",
-    "It grips within seconds, and not where you want it if you are late.",
+    "Cover your eyes, use tongs, and work outdoors or with the room aired: oil and plating give off fumes. "
+    "Heat evenly. Have the part the right way up, a stop to push against and a hammer ready.",
+    "It grips within seconds: if you are late, in the wrong place.",
 )
 PLANE = Caution(
     "plane",
@@ -63,8 +63,8 @@ DIE_POWER = Caution(
 )
 DIE_HELD = Caution(
     "die-held",
-    "Small threads only. Keep the other hand on the switch and let go the moment the holder grips. No glove, "
-    "no bar, no wrench.",
+    "Small threads only. Keep the other hand on the switch and let go the moment the die grips. No glove, no "
+    "bar, no wrench.",
     "A holder that will not slip takes the wrist round with it.",
 )
 DIE_CRACKS = Caution(
@@ -85,7 +85,7 @@ PART_OFF = Caution(
 )
 LONG_STICK_OUT = Caution(
     "stick-out",
-    "Use a tailstock centre: the work stands out more than four diameters.",
+    "Use a tailstock centre: the work sticks out more than four diameters.",
     "Long work climbs over the tool and bends out of the chuck.",
 )
 MILLING = Caution(
@@ -93,10 +93,10 @@ MILLING = Caution(
     "Clamp the block down. Stop the cutter before you index or measure. Clear chips with a brush, never fingers.",
     "A cutter that is still turning looks still.",
 )
-SAW = Caution("saw", "Clamp the bar before you saw, and let the saw do the work.", "A bar that turns breaks the blade.")
+SAW = Caution("saw", "Clamp the bar before you saw, and let the saw do the work.", "A bar that rolls breaks the blade.")
 DRILL = Caution(
     "drill",
-    "Feed it steadily; clear chips with a brush, spindle stopped.",
+    "Feed steadily. Stop the spindle and clear the chips with a brush.",
     "A drill packed with chips grabs, pulls its taper out and spins.",
 )
 DRILL_THROUGH = Caution(
@@ -117,12 +117,12 @@ TAP_POWER = Caution(
 )
 TAP_BY_HAND = Caution(
     "tap-wrench",
-    "Even hands on both ends of the wrench; stop when it turns heavy and back it off.",
+    "Press evenly on both ends of the wrench. When the tap turns heavy, stop and back it off.",
     "A tap bent sideways snaps, and its edges cut.",
 )
 CROSS_DRILL = Caution(
     "cross-drill",
-    "Clamp the block down, never hold it by hand; key out of the chuck; no gloves.",
+    "Clamp the block down; never hold it by hand. Take the key out of the chuck. No gloves.",
     "A drill that grabs throws the work round.",
 )
 CHASE = Caution(
@@ -133,7 +133,7 @@ CHASE = Caution(
 CHASE_BY_HAND = Caution(
     "chase-by-hand",
     "Switch the motor off at the isolator, then turn the spindle by hand. Know where the tool must stop.",
-    "The wheels step up: under power they strip, and the carriage runs into the chuck.",
+    "The gears step up: under power they strip, and the carriage runs into the chuck.",
 )
 GEARS = Caution(
     "change-gears",
@@ -144,15 +144,17 @@ DIE_HEAD = Caution(
     "die-head",
     "Let the stop open the head. Never hold it back, and never trip it by hand near the chuck. Know where "
     "the stop button is.",
-    "It draws itself on faster than a hand goes back.",
+    "The head pulls itself on faster than a hand can let go.",
 )
 KNURL = Caution(
     "knurl",
-    "Slow speed, chips flushed or brushed away; no hand near the wheels.",
+    "Run slowly. Flush or brush the chips away; keep hands away from the wheels.",
     "Knurling wheels pull in what touches them.",
 )
 RUNS_LONG = Caution(
-    "long-bar", "Support bar that sticks out behind the headstock in a tube, or cut it shorter.", "It whips."
+    "long-bar",
+    "Support bar that sticks out behind the headstock in a tube, or cut it shorter.",
+    "Bar that sticks out whips.",
 )
 HAZARD_NAMES: dict[Hazard, str] = {
     "pressure": "air or gas under pressure",
@@ -176,7 +178,7 @@ HAZARD_CAUTIONS: dict[Hazard, Caution] = {
     "vehicle": Caution(
         "vehicle",
         "Use the maker's graded part for brakes, steering or running gear. Road law and a licensed workshop decide.",
-        "A home-made bolt there may be unlawful, and nobody else can tell.",
+        "A home-made bolt there may be unlawful, and nobody can tell it from a graded one.",
     ),
     "lifting": Caution(
         "lifting",

@@ -36,7 +36,9 @@ class OutOfRange(InputError):
         self, *, field: str, name: str, shown: str, low: str, high: str, choices: tuple[str, ...] = ()
     ) -> None:
         hint = f" Did you mean {choices[0]}?" if choices else ""
-        super().__init__("out-of-range", field, f"{name} of {shown} is outside {low} to {high}.{hint}", choices)
+        super().__init__(
+            "out-of-range", field, f"{name} must be from {low} to {high}. You typed {shown}.{hint}", choices
+        )
 
 
 class InvalidDocument(Exception):

@@ -18,14 +18,14 @@ from lathework.threads.limits import has_external, internal_classes, is_internal
 from lathework.threads.taper import is_inside_taper, is_outside_taper
 from lathework.threads.thread import Thread
 
-NO_LIMITS = "is recognised and sized here, and not planned: no standard at hand gives its limits"
+NO_LIMITS = "can be looked up here but not planned: no standard at hand gives its limits"
 
 
 def _without_length(called: Called) -> Called:
     """A thread with a remark where a screw's length was typed behind it: lengths of a part are typed for themselves."""
     if not called.length:
         return called
-    note = f"The length behind the thread, {called.length}, is not taken from there: type it as a length."
+    note = f"The length behind the thread ({called.length}) is not read here. Type it in the length box."
     return replace(called, thread=replace(called.thread, notes=(*called.thread.notes, note)))
 
 
@@ -40,13 +40,16 @@ class FieldReader(Reader):
             thread = called.thread
             single = by_tool and thread.single_point
             if not has_external(thread) and not is_outside_taper(thread) and not single:
-                why = NO_LIMITS if thread.outside else "is not cut outside"
+                why = NO_LIMITS if thread.outside else "is not an external thread"
                 if thread.single_point:
-                    why = "is cut single point: no die makes it in one"
+                    why = "must be cut single point: no die cuts it"
                 raise InputError("not-for-a-die", field, f"{thread.designation} {why}.")
             if called.class_name and is_internal_class(thread, called.class_name, field):
                 raise InputError(
-                    "internal-class", field, f"{called.class_name} is a class of the nut.", (thread.designation,)
+                    "internal-class",
+                    field,
+                    f"{called.class_name} is a nut class. Choose a bolt class.",
+                    (thread.designation,),
                 )
         except InputError as error:
             self.note(error.at(field))
@@ -62,12 +65,12 @@ class FieldReader(Reader):
             thread = called.thread
             single = by_tool and thread.single_point
             if not internal_classes(thread) and not is_inside_taper(thread) and not single:
-                why = NO_LIMITS if thread.inside else "is not tapped into a hole"
+                why = NO_LIMITS if thread.inside else "is not a thread for a hole"
                 if thread.single_point:
-                    why = "is cut single point: choose the inside threading tool"
+                    why = "must be cut single point: choose the inside threading tool"
                 raise InputError("not-for-a-tap", field, f"{thread.designation} {why}.")
             if called.class_name and not is_internal_class(thread, called.class_name, field):
-                text = f"{called.class_name} is a class of the bolt."
+                text = f"{called.class_name} is a bolt class. Choose a nut class."
                 raise InputError("external-class", field, text, (thread.designation,))
         except InputError as error:
             self.note(error.at(field))
@@ -84,7 +87,7 @@ class FieldReader(Reader):
         if not text:
             return ()
         if len(values) > declared.most:
-            self.fail("too-long", field, f"At most {declared.most} numbers fit here; this has {len(values)}.")
+            self.fail("too-long", field, f"At most {declared.most} numbers fit here. You typed {len(values)}.")
             return ()
         if not all(declared.low <= value <= declared.high for value in values):
             self.fail("out-of-range", field, f"{declared.hint} each from {declared.low:g} to {declared.high:g}.")

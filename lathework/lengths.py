@@ -84,9 +84,9 @@ def read_length(text: str, unit: LengthUnit, field: str = "length") -> Length:
     """
     typed = text.strip()
     if not typed:
-        raise InputError("empty", field, "Nothing is entered here.")
+        raise InputError("empty", field, "Type a length.")
     if len(typed) > _LONGEST_TEXT:
-        raise InputError("not-a-length", field, f"That is too long for a length. {HOW}")
+        raise InputError("not-a-length", field, f"That is too long to be a length. {HOW}")
     if "+" in typed:
         terms = [_term(term.strip(), unit, field) for term in typed.split("+")]
         total = math.fsum(convert(term.mm, "mm", terms[0].unit) for term in terms)
@@ -105,7 +105,7 @@ def _term(typed: str, unit: LengthUnit, field: str) -> Length:
 
 def _one(typed: str, unit: LengthUnit, field: str) -> Length:
     if not typed:
-        raise InputError("not-a-length", field, f"A sum is missing one of its lengths. {HOW}")
+        raise InputError("not-a-length", field, f"One length of the sum is missing. {HOW}")
     drill = gauge_drills().get(typed.upper())
     if drill is not None:
         return Length(drill.diameter, "in", typed)

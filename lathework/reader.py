@@ -21,7 +21,7 @@ LOWEST_FRACTION, HIGHEST_FRACTION = -0.1, 0.3
 
 
 IDENT = re.compile(r"[A-Za-z0-9_-]{1,16}", re.ASCII)
-UNSTORABLE = "This holds a character that cannot be kept."
+UNSTORABLE = "This text has a character that cannot be saved."
 
 
 def storable(text: str) -> bool:
@@ -76,7 +76,7 @@ class Reader:
         unknown = [key for key in value if key not in known]
         for key in unknown[:MOST_TOLD]:
             told = str(key)[:_LONGEST_KEY].encode("utf-8", "replace").decode("utf-8")
-            self.fail("unknown-field", f"{name}.{told}".strip("."), f"There is no field “{told}” here.", keys)
+            self.fail("unknown-field", f"{name}.{told}".strip("."), f"The field “{told}” does not exist here.", keys)
         self.wrong += len(unknown[MOST_TOLD:])
 
     def raw(self, field: str) -> Any:
@@ -101,7 +101,7 @@ class Reader:
             self.fail("wrong-type", field, "This must be a list.")
             return 0
         if len(value) > most:
-            self.fail("too-long", field, f"At most {most} rows fit here; this has {len(value)}.")
+            self.fail("too-long", field, f"At most {most} rows fit here. This has {len(value)}.")
             return 0
         return len(value)
 
@@ -110,7 +110,7 @@ class Reader:
         value = self.raw(field)
         value = [] if value is None else value
         if not isinstance(value, list) or any(not isinstance(one, str) or one not in allowed for one in value):
-            self.fail("unknown-choice", field, f"Choose among {', '.join(allowed)}.", allowed)
+            self.fail("unknown-choice", field, f"Choose from {', '.join(allowed)}.", allowed)
             return ()
         return tuple(one for one in allowed if one in value)
 
@@ -119,15 +119,15 @@ class Reader:
         value = self.raw(field)
         value = "" if value is None else value
         if not isinstance(value, str):
-            self.fail("wrong-type", field, "This must be text.")
+            self.fail("wrong-type", field, "Type text here.")
             return ""
         if len(value) > longest:
-            self.fail("too-long", field, f"At most {longest} characters fit here; this has {len(value)}.")
+            self.fail("too-long", field, f"The text is too long: {len(value)} characters, at most {longest}.")
         if not storable(value):
             self.fail("unreadable", field, UNSTORABLE)
             return ""
         if required and not value.strip():
-            self.fail("empty", field, "Nothing is entered here.")
+            self.fail("empty", field, "Type a value.")
         return value.strip()
 
     def choice(self, field: str, allowed: Sequence[str], default: str | None = None) -> str:
@@ -164,7 +164,7 @@ class Reader:
         """The id of a section, a hole or a part: a short word that stays its own."""
         text = self.text(field)
         if not text:
-            self.fail("no-id", field, "This has no id: every section, hole and part has one of its own.")
+            self.fail("no-id", field, "The id is missing: every section, hole and part needs its own.")
         elif not IDENT.fullmatch(text):
             self.fail("not-an-id", field, "An id is up to 16 letters, digits, - and _.")
         return text
@@ -175,7 +175,7 @@ class Reader:
         if isinstance(value, str) and value.strip().isascii() and value.strip().isdigit() and len(value.strip()) < 9:
             value = int(value)
         if not isinstance(value, int) or isinstance(value, bool) or not low <= value <= high:
-            self.fail("not-a-count", field, f"This must be a whole number from {low} to {high}.")
+            self.fail("not-a-count", field, f"Type a whole number from {low} to {high}.")
             return low
         return value
 

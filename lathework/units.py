@@ -40,7 +40,6 @@ class BothUnits:
 
 _PLURALS: dict[str, str] = {
     "turn": "turns",
-    "eighth of a turn": "eighths of a turn",
     "graduation": "graduations",
     "cut": "cuts",
     "piece": "pieces",
@@ -56,7 +55,11 @@ def unit_word(unit: Unit, value: float) -> str:
 
     >>> unit_word("turn", 1), unit_word("turn", 17), unit_word("mm", 2)
     ('turn', 'turns', 'mm')
+    >>> unit_word("eighth of a turn", 3)
+    '× 1/8 turn'
     """
+    if unit == "eighth of a turn":
+        return "× 1/8 turn"
     return unit if value == 1 else _PLURALS.get(unit, unit)
 
 

@@ -95,7 +95,7 @@ def _hole_text(tapped: Hole) -> str:
             f"  drill           {choice.drill.name}  {choice.percent.value:.0f} %, hole about "
             f"{_number(choice.hole.value, tapped.size.thread.unit)}  {choice.fit.replace('-', ' ')}"
         )
-    return "\n".join([*lines, *(f"  care            {warning}" for warning in tapped.warnings)])
+    return "\n".join([*lines, *(f"  caution         {warning}" for warning in tapped.warnings)])
 
 
 def _pipe_text(pipe: PipeHole) -> str:
@@ -105,8 +105,8 @@ def _pipe_text(pipe: PipeHole) -> str:
         [
             f"  hole            {reamed}, then ream 1 in 16 to {_number(taper.mouth.value, unit)} {unit} at the mouth; "
             f"{plain} without a reamer",
-            f"  gauge           goes in {taper.gauge.value:g} {unit}, give or take {taper.give.value:.3g}",
-            f"  care            {pipe.warning}",
+            f"  gauge           goes in {taper.gauge.value:g} {unit}, ± {taper.give.value:.3g} {unit}",
+            f"  caution         {pipe.warning}",
         ]
     )
 
@@ -154,7 +154,7 @@ def print_sizes(
                 problem = {"code": error.code, "message": error.message, "choices": error.choices}
                 print(json.dumps({"designation": text, "error": problem}, ensure_ascii=False))
             else:
-                offer = f"  Try: {', '.join(error.choices[:8])}" if error.choices else ""
+                offer = f"  Did you mean: {', '.join(error.choices[:8])}?" if error.choices else ""
                 print(f"{text}: {error.message}{offer}")
     return 1 if failed else 0
 
@@ -197,12 +197,12 @@ def _plan_text(plan: Plan) -> str:
     job = plan.job
     name = f", {job.part.name}" if job.part.name else ""
     lines = [f"{job.title}{name}: {job.quantity} of {job.material.name}, {job.part.designations}"]
-    lines += [*(f"Care: {caution.do}" for caution in plan.cautions), ""]
+    lines += [*(f"Caution: {caution.do}" for caution in plan.cautions), ""]
     for number, step in enumerate(plan.operations, 1):
         lines.append(f"{number:2}. {step.title}  [{headline_text(step, job.unit)}]  {step.tool}".rstrip())
         lines += [f"    {step.zero}"] if step.zero else []
         lines.append(f"    {sentence_text(step, job.unit)}")
-        lines += [f"    Care: {caution.do}" for caution in step.cautions]
+        lines += [f"    Caution: {caution.do}" for caution in step.cautions]
         lines += [f"    {note}" for note in notes_text(step, job.unit)]
     return "\n".join([*lines, *(f"Note: {notice.text}" for notice in plan.notices)])
 

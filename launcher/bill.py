@@ -60,7 +60,7 @@ def _licence(component: Bill) -> str:
     for one in component.get("licenses", ()):
         found = one.get("expression") or one["license"].get("id") or one["license"].get("name", "")
         told.append(found.splitlines()[0])
-    return " / ".join(dict.fromkeys(told)) or "not told"
+    return " / ".join(dict.fromkeys(told)) or "not stated"
 
 
 def licences(bill: Bill) -> str:

@@ -15,26 +15,13 @@ from server.version import VERSION
 
 PACKAGES = ("lathework", "server", "launcher")
 _LEFT_OUT = shutil.ignore_patterns("tests", "__pycache__", "*.pyc", ".stamp")
-_PROJECT = """[build-system]
-requires = ["setuptools"]
-build-backend = "setuptools.build_meta"
-
-[project]
-name = "conch"
-version = "{version}"
-description = "Threads cut on the lathe with dies and taps: sizes, plans, bench and log."
-requires-python = ">=3.11"
-dependencies = {needs}
-
-[project.scripts]
-conch = "launcher.main:run"
-
-[tool.setuptools.packages.find]
-where = ["."]
-
-[tool.setuptools.package-data]
-"*" = ["**/*"]
-"""
+_PROJECT = (
+    '[build-system]\nrequires = ["setuptools"]\nbuild-backend = "setuptools.build_meta"\n\n[project]\nname = '
+    '"conch"\nversion = "{version}"\ndescription = "Plan and cut threads on the lathe: sizes, job plans, '
+    'bench guidance, log."\nrequires-python = ">=3.11"\ndependencies = {needs}\n\n[project.scripts]\nconch = '
+    '"launcher.main:run"\n\n[tool.setuptools.packages.find]\nwhere = '
+    '["."]\n\n[tool.setuptools.package-data]\n"*" = ["**/*"]\n'
+)
 
 
 def _stage(folder: Path) -> None:
@@ -54,7 +41,7 @@ def _stage(folder: Path) -> None:
 def _pip(python: Path, *arguments: str | Path) -> None:
     command = [str(python), "-m", "pip", *map(str, arguments), "--quiet", "--disable-pip-version-check"]
     if subprocess.run(command, cwd=ROOT, env={**os.environ, "PIP_NO_INPUT": "1"}, check=False).returncode:
-        stop("the wheel was not built")
+        stop("the package could not be built. See the output above.")
 
 
 def build(target: str, *, with_needs: bool) -> int:
@@ -70,5 +57,8 @@ def build(target: str, *, with_needs: bool) -> int:
     bill = bill_of_materials(python.parent.parent, venv_python())
     (out / f"conch-{VERSION}.sbom.json").write_text(json.dumps(bill, indent=1), encoding="utf-8")
     (out / "licences.md").write_text(licences(bill), encoding="utf-8")
-    say(f"Built in {out}. On another machine: pip install --no-index --find-links {out} conch; then conch start")
+    say(
+        f"Built: {out}. To install on another machine: pip install --no-index --find-links {out} conch. Then run: "
+        "conch start"
+    )
     return 0

@@ -130,5 +130,6 @@ def run_tests(only: list[str], *, same_draws: bool, long: bool = False) -> int:
         if wrong := _ended_in_time(tests, env, started + 60 * MOST_MINUTES * (3 if long else 1)):
             failed.append(wrong)
     minutes = (time.monotonic() - started) / 60
-    say(f"== {'failed: ' + ', '.join(failed) if failed else 'all green'} ({minutes:.1f} minutes, {interpreter})")
+    said = f"Failed: {', '.join(failed)}" if failed else "All tests passed"
+    say(f"== {said} ({minutes:.1f} minutes, {interpreter})")
     return 1 if failed else 0

@@ -33,18 +33,21 @@ def check_python() -> None:
     """Stop unless this Python is new enough."""
     if sys.version_info < OLDEST_PYTHON:
         wanted = ".".join(map(str, OLDEST_PYTHON))
-        stop(f"needs Python {wanted} or newer; this is {sys.version.split()[0]}")
+        stop(f"Python {wanted} or newer is needed; this is {sys.version.split()[0]}")
 
 
 def check_node() -> None:
     """Stop unless Node and npm are there and new enough."""
     node = shutil.which("node")
     if node is None or shutil.which("npm") is None:
-        stop(f"needs Node {'.'.join(map(str, OLDEST_NODE))} or newer with npm to build the page; none was found")
+        stop(
+            f"Node {'.'.join(map(str, OLDEST_NODE))} or newer with npm is needed to build the page, and was not "
+            'found. Install it, or see "Without Node" in README.md.'
+        )
     told = subprocess.run([node, "--version"], capture_output=True, text=True, check=False).stdout
     version = tuple(int(n) for n in re.findall(r"\d+", told)[:2])
     if version < OLDEST_NODE:
-        stop(f"needs Node {'.'.join(map(str, OLDEST_NODE))} or newer; this is {told.strip() or 'unreadable'}")
+        stop(f"Node {'.'.join(map(str, OLDEST_NODE))} or newer is needed; this is {told.strip() or 'unreadable'}")
 
 
 def chromium() -> str:
@@ -79,7 +82,7 @@ def make_folder(folder: Path, *, private: bool = False) -> Path:
         probe.touch()
         probe.unlink()
     except OSError as error:
-        stop(f"cannot write in {folder}: {error.strerror}")
+        stop(f"cannot write to {folder}: {error.strerror}. Choose another with --data.")
     return folder
 
 
@@ -107,7 +110,7 @@ def _run(command: Sequence[str | Path], what: str, cwd: Path = ROOT, env: Mappin
     )
     if done.returncode:
         say(done.stdout[-4000:] + done.stderr[-4000:])
-        stop(f"{what} failed")
+        stop(f"{what} failed. See the output above.")
 
 
 def in_venv(folder: Path, program: str) -> Path:
@@ -118,7 +121,7 @@ def in_venv(folder: Path, program: str) -> Path:
 
 def npm() -> str:
     """npm by its whole path: on some systems it is a script, which is found by that alone."""
-    return shutil.which("npm") or stop("needs npm to build the page; none was found")
+    return shutil.which("npm") or stop("npm is needed to build the page, and was not found")
 
 
 def venv_python(name: Environment = "run") -> Path:
@@ -134,7 +137,7 @@ def venv_python(name: Environment = "run") -> Path:
     digest = _digest([locked] if name == "run" else [locked, REFERENCE])
     if python.exists() and _fresh(stamp, digest):
         return python
-    say(f"Installing the Python packages ({name}); about a minute, once ...")
+    say(f"Installing Python packages ({name}; first start only, about a minute) ...")
     shutil.rmtree(folder, ignore_errors=True)
     _run([sys.executable, "-m", "venv", folder], "making the Python environment")
     install: list[str | Path] = [python, "-m", "pip", "install", "--quiet", "--disable-pip-version-check"]
@@ -152,7 +155,7 @@ def node_modules() -> None:
     digest = _digest([WEB / "package.json", WEB / "package-lock.json"])
     if _fresh(stamp, digest):
         return
-    say("Installing the front end's packages; about a minute, once ...")
+    say("Installing packages for the page (first start only, about a minute) ...")
     _run([npm(), "ci", "--no-audit", "--no-fund"], "installing the front end's packages", cwd=WEB)
     stamp.write_text(digest, encoding="ascii")
 

@@ -93,10 +93,13 @@ def instruments(port: int, rate: float, seed: int | None) -> int:
     url = f"http://127.0.0.1:{port}"
     try:
         server = Server(url)
-        print(f"A readout and a caliper speak to {url}, {rate:g} times a second.\n{HELP}", flush=True)
+        print(
+            f"Simulated readout and caliper are sending to {url}, {rate:g} samples per second. Type a command:\n{HELP}",
+            flush=True,
+        )
         _speak(server, StandIn(random.Random(seed)), rate)
     except (OSError, urllib.error.URLError) as error:
-        print(f"conch: no server at {url} ({error}). Start it with `./conch start`.", file=sys.stderr)
+        print(f"conch: Conch is not running at {url} ({error}). Start it with `./conch start`.", file=sys.stderr)
         return 2
     except KeyboardInterrupt:
         return 0

@@ -70,10 +70,10 @@ def _wanted(typed: dict[str, str], kit: str | None) -> Wanted:
 
 def _lines(number: int, way: Weighed) -> list[str]:
     if way.refused:
-        return [f"  no  {way.name}: {'; '.join(way.refused)}"]
+        return [f"  not suitable: {way.name}: {'; '.join(way.refused)}"]
     head = f"  {number:2}. {way.name}: {way.set_up.value:.0f} min to set up, {way.each.value:.1f} min each"
     lines = [f"{head}, {way.whole.value:.0f} min in all"]
-    lines += [f"      lacking: {'; '.join(way.lacking)}"] if way.lacking else []
+    lines += [f"      missing: {'; '.join(way.lacking)}"] if way.lacking else []
     lines += [f"      for: {'; '.join(way.merits)}"] if way.merits else []
     return lines + ([f"      against: {'; '.join(way.faults)}"] if way.faults else [])
 

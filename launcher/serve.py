@@ -48,14 +48,14 @@ def many_starts(data: Path) -> dict[str, str]:
 def check_port(port: int) -> None:
     """Stop unless the port is free."""
     if not 0 <= port < 65536:
-        stop(f"{port} is no port: take one from 1024 to 65535, or 0 for any that is free")
+        stop(f"{port} is not a valid port. Use 1024 to 65535, or 0 for any free port")
     with socket.socket(socket.AF_INET, socket.SOCK_STREAM) as probe:
         probe.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
         try:
             probe.bind((HERE, port))
         except OSError as error:
             if error.errno == errno.EADDRINUSE:
-                stop(f"port {port} is in use: choose another with --port")
+                stop(f"port {port} is in use. Is Conch running already? Otherwise choose another with --port")
             stop(f"cannot listen on port {port}: {error.strerror}")
 
 
@@ -84,7 +84,7 @@ def start(port: int, data: str | None, network: OnNetwork | None = None, *, empt
     told = network.arguments() if network else []
     folder = data_folder(data)
     python = prepared()
-    say("Starting ...")
+    say("Starting Conch ...")
     command = [str(python), "-m", "server.serve", "--port", str(port), *(["--empty"] if empty else [])]
     command += [*([] if backups else ["--no-backups"]), *told, "--with-parent"]
     # Nothing is ever written there: that it closes says that this process is gone, however it went.
@@ -102,6 +102,6 @@ def on_store(module: str, arguments: list[str], data: str | None, *, new: bool =
     """Run a module of the server on the store of a folder; one that has none stops it, unless a `new` one is made."""
     folder = data_folder(data)
     if not new and not (folder / NAME).exists():
-        stop(f"there is no store in {folder}: start Conch once first")
+        stop(f"no Conch data in {folder}. Run `./conch start` once, or give the right folder with --data.")
     command = [str(venv_python()), "-m", module, *arguments]
     return subprocess.run(command, cwd=ROOT, env=server_environment(folder), check=False).returncode

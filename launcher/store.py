@@ -38,9 +38,9 @@ def backup(file: str, data: str | None) -> int:
     """Copy the store to `file`, and check the copy before it gets that name."""
     source, target = data_folder(data) / NAME, Path(file).resolve()
     if not source.exists():
-        stop(f"there is nothing to back up in {source.parent}: start Conch once first")
+        stop(f"no Conch data in {source.parent} to back up. Give the right folder with --data.")
     if target.exists():
-        stop(f"{target} exists already: nothing was written")
+        stop(f"{target} already exists. Nothing was written; choose another name.")
     try:
         with copied(source, target.parent) as made:
             _place(made, target)
@@ -48,7 +48,7 @@ def backup(file: str, data: str | None) -> int:
         stop(f"{problem}; nothing was written")
     except OSError as error:
         stop(f"cannot write {target}: {error.strerror}")
-    say(f"Backed up to {target}")
+    say(f"Backup saved: {target}")
     return 0
 
 
@@ -72,14 +72,14 @@ def _put_aside(store: Path) -> None:
         if beside.exists():
             beside.rename(f"{kept}{side}")
     store.rename(kept)
-    say(f"The store that was there is kept as {kept}")
+    say(f"The previous data is kept in {kept}")
 
 
 def restore(file: str, data: str | None) -> int:
     """Put the store in `file` in place; the store that was there is kept beside it."""
     source, folder = Path(file).resolve(), data_folder(data)
     if not source.is_file():
-        stop(f"there is no file {source}")
+        stop(f"file not found: {source}")
     try:
         with held(folder), copied(source, folder) as made:
             _put_aside(folder / NAME)

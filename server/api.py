@@ -43,7 +43,7 @@ class Api(NinjaAPI):
 api = Api(
     title="Conch",
     version="1",
-    description="Threads cut on the lathe with dies and taps: sizes, plans, bench and log.",
+    description="Plan and cut threads on the lathe: sizes, job plans, bench guidance, log.",
     docs_url=None,
     auth=acts,
 )

@@ -87,7 +87,7 @@ class _Daily(threading.Thread):
         except (store.StoreProblem, OSError) as problem:
             if str(problem) != self.told:
                 self.told = str(problem)
-                print(f"conch: no daily backup: {problem}", file=sys.stderr, flush=True)
+                print(f"conch: daily backup failed: {problem}", file=sys.stderr, flush=True)
 
 
 @contextmanager

@@ -42,7 +42,7 @@ def _own_ip() -> str:
             ip = "0.0.0.0"
     found = ipaddress.ip_address(ip)
     if found.is_loopback or found.is_unspecified:
-        raise NetworkProblem("this machine is on no network; where that is wrong, name its address with --address")
+        raise NetworkProblem("no network found. If that is wrong, give this computer's address with --address.")
     return ip
 
 
@@ -50,32 +50,32 @@ def _ip_of(address: str) -> str:
     try:
         return socket.gethostbyname(address)
     except (OSError, UnicodeError):
-        raise NetworkProblem(f"nothing is known of the address {address}") from None
+        raise NetworkProblem(f"unknown address: {address}") from None
 
 
 def check_certificate(certificate: Path, key: Path) -> None:
     """Whether a certificate can be served with its key. Raises NetworkProblem."""
     for file in (certificate, key):
         if not file.is_file():
-            raise NetworkProblem(f"there is no file {file}")
+            raise NetworkProblem(f"file not found: {file}")
     try:
         # A key with a password would be asked for at the terminal: nobody answers there.
         ssl.SSLContext(ssl.PROTOCOL_TLS_SERVER).load_cert_chain(certificate, key, password=lambda: "")
     except (OSError, ValueError) as error:
         # The library's own errors are errors of the system to Python.
-        raise NetworkProblem(f"{certificate} with the key {key} is no certificate that can be used: {error}") from None
+        raise NetworkProblem(f"cannot use certificate {certificate} with key {key}: {error}") from None
 
 
 def find_network(address: str, certificate: Path | None, key: Path | None) -> Network:
     """This machine on its network: by the `address` or name that was given, or as it finds itself. Raises
     NetworkProblem."""
     if (certificate is None) != (key is None):
-        raise NetworkProblem("a certificate and its key go together: give both --certificate and --key")
+        raise NetworkProblem("give both --certificate and --key")
     if certificate and key:
         check_certificate(certificate, key)
     ip = _ip_of(address) if address else _own_ip()
     if ip == HERE or ipaddress.ip_address(ip).is_unspecified:
-        raise NetworkProblem(f"{address} is no address that another device could use")
+        raise NetworkProblem(f"other devices cannot reach {address}. Give this computer's network address.")
     own = socket.gethostname()
     names = dict.fromkeys((address or ip, ip, own, f"{own}.local"))
     return Network(ip, tuple(name.lower() for name in names if name != "localhost"), address or ip, certificate, key)

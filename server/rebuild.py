@@ -22,7 +22,7 @@ def main() -> None:
     except store.StoreProblem as problem:
         print(f"conch: {problem}", file=sys.stderr)
         raise SystemExit(2) from None
-    print(f"{rebuild()} jobs made anew from their entries.", file=sys.stderr)
+    print(f"{rebuild()} jobs rebuilt.", file=sys.stderr)
 
 
 if __name__ == "__main__":

@@ -63,15 +63,19 @@ def _checked(file: Path) -> bool:
             kept = store.free_name(file.parent, "before-upgrade")
             with store.copied(file, file.parent) as made:
                 made.replace(kept)
-            print(f"The store as it was before this version is kept as {kept}", file=sys.stderr, flush=True)
+            print(
+                f"This is a new version. A copy of your data from before it is kept in {kept}",
+                file=sys.stderr,
+                flush=True,
+            )
             return False
         return store.has_begun(file)
     except store.LaterVersion as problem:
         before = store.kept_before_upgrade(file.parent)
-        back = f". `./conch restore {before}` puts back what it was before that version" if before else ""
+        back = f". To go back, run `./conch restore {before}`" if before else ""
         _stop(f"{problem}{back}")
     except store.StoreProblem as problem:
-        _stop(f"{problem}. `./conch restore FILE` puts a backup in its place.")
+        _stop(f"{problem}. Restore a backup with `./conch restore FILE`.")
 
 
 def _prepared(file: Path, *, empty: bool) -> None:
@@ -88,7 +92,7 @@ def _prepared(file: Path, *, empty: bool) -> None:
 
 def _told(port: int, network: Network | None) -> str:
     """Where it is; on the network also the code that pairs a device, and a picture of both."""
-    here = f"Conch is at http://{HERE}:{port}/  (stop it with Ctrl-C)"
+    here = f"Conch is running. Open http://{HERE}:{port}/ in a browser. Stop with Ctrl-C."
     if network is None:
         return here
     from server.devices.invitation import invitation
@@ -183,7 +187,7 @@ def main() -> None:
     except store.StoreProblem as problem:
         _stop(str(problem))
     except OSError as error:
-        _stop(f"cannot use {error.filename or 'the disk'}: {error.strerror}")
+        _stop(f"cannot open {error.filename or 'the disk'}: {error.strerror}")
     except DatabaseError as error:
         fault = fault_of(error)
         if fault is None:

@@ -56,11 +56,11 @@ def check_store(file: Path, check: str = "integrity_check") -> None:
     try:
         said, tables, been_through = _facts(file, check)
     except sqlite3.DatabaseError as error:
-        raise StoreProblem(f"{file} is damaged, or not a store of Conch: {error}") from None
+        raise StoreProblem(f"{file} is damaged, or is not Conch data: {error}") from None
     if said != "ok":
         raise StoreProblem(f"{file} is damaged: {said}")
     if not tables >= _OURS:
-        raise StoreProblem(f"{file} is not a store of Conch")
+        raise StoreProblem(f"{file} is not Conch data")
     if been_through - _known_migrations():
         raise LaterVersion(f"{file} was written by a later version of Conch: use that one")
 
@@ -104,7 +104,9 @@ def is_behind(file: Path) -> bool:
 def check_current(file: Path) -> None:
     """Whether `file` is a sound store of this version. Raises StoreProblem."""
     if not file.exists():
-        raise StoreProblem(f"there is no store in {file.parent}: start Conch once first")
+        raise StoreProblem(
+            f"no Conch data in {file.parent}. Run `./conch start` once, or give the right folder with --data"
+        )
     check_store(file, "quick_check")
     if is_behind(file):
         raise StoreProblem(
@@ -182,5 +184,5 @@ def held(folder: Path) -> Iterator[None]:
         try:
             _lock(lock.fileno())
         except (BlockingIOError, PermissionError):
-            raise StoreProblem(f"another Conch is running on {folder}: stop it first") from None
+            raise StoreProblem(f"Conch is already running with {folder}. Stop it first.") from None
         yield

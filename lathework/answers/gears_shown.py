@@ -99,7 +99,7 @@ def _pitch(reader: FieldReader) -> tuple[Lead, Thread | None] | None:
 def _wheels(reader: FieldReader) -> tuple[int, ...]:
     gears = reader.numbers("gears", GEARS)
     if not gears and not reader.errors:
-        reader.fail("empty", "gears", "Name the wheels you own, with commas: 20, 30, 40, 40, 65.")
+        reader.fail("empty", "gears", "Type the teeth of your change gears, separated by commas: 20, 30, 40, 40, 65.")
     return tuple(int(teeth) for teeth in gears)
 
 
@@ -157,11 +157,11 @@ def gears_shown(told: Geared) -> GearsShown:
 def lines_of(told: Geared) -> Sequence[str]:
     """Trains for a terminal."""
     ratio = told.pitch.mm / told.leadscrew.mm
-    lines = [f"{told.pitch.typed} on a leadscrew of {told.leadscrew.typed}: {ratio.numerator}/{ratio.denominator}"]
+    lines = [f"{told.pitch.typed} with a {told.leadscrew.typed} leadscrew: {ratio.numerator}/{ratio.denominator}"]
     for train in told.trains:
-        off = f"off {1000 * float(train.off):+.3f} per mille" if train.off else "exact"
-        lines.append(f"  {train.words}  ({off}{'' if train.meshes else '; does not mesh'})")
+        off = f"error {1000 * float(train.off):+.3f} in 1000" if train.off else "exact"
+        lines.append(f"  {train.words}  ({off}{'' if train.meshes else '; does not fit: a gear hits a shaft'})")
         lines.append(f"      {told.nuts(train).words}")
     if not told.trains:
-        lines.append("  no train of these wheels comes within 5 per mille")
+        lines.append("  no set of these gears comes within 5 in 1000")
     return lines

@@ -26,8 +26,8 @@ from lathework.units import LengthUnit
 Leads = Literal["repair", "thread"]
 """Beginnings that lead to a form of their own, or to a thread's page."""
 LEADS: tuple[tuple[Leads, str, str], ...] = (
-    ("repair", "worn end to repair", "cut off, tapped, a stud put in"),
-    ("thread", "I only know a thread", "its sizes, without a job"),
+    ("repair", "worn end to repair", "cut off and tapped, with a new stud"),
+    ("thread", "Just look up a thread", "its sizes, no job"),
 )
 
 

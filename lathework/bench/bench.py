@@ -132,7 +132,7 @@ class Bench:
         if wrong:
             return wrong
         if self.step is not None and self.step.measure == "verdict" and not self.passed and self._asked():
-            return "Gauge the thread first, or say why not."
+            return "Gauge the thread first, or give a reason not to."
         return ""
 
     def _asked(self) -> bool:

@@ -71,14 +71,14 @@ def _at_speed(step: Operation, turns: float, speed: float, run_down: float) -> A
         places=2,
     )
     stands = Figure(
-        "until it stands",
+        "time to stop",
         120 * run_down / speed,
         "s",
-        "60 × 2 × it runs on ÷ speed",
+        "60 × 2 × runs on for ÷ speed",
         GEOMETRY,
-        (Given("it runs on", run_down, "turn"), given),
+        (Given("runs on for", run_down, "turn"), given),
         places=1,
-        note="It slows evenly, so it turns at half of its speed in the mean.",
+        note="It slows evenly, so on average it turns at half speed.",
     )
     return AtSpeed(speed, seconds, travel, stands)
 

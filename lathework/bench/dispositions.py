@@ -24,15 +24,15 @@ class Settled:
 
 
 DISPOSITIONS: Mapping[str, Settled] = {
-    "as-it-is": Settled("It will do", "it serves as it is", "accept"),
-    "cosmetic": Settled("Only looks", "it serves, and shows", "accept"),
-    "wanted": Settled("It is wanted so", "a tight or a free fit on purpose", "accept"),
+    "as-it-is": Settled("Accept as it is", "good enough as it is", "accept"),
+    "cosmetic": Settled("Accept: cosmetic only", "works, but looks marked", "accept"),
+    "wanted": Settled("Intended", "a tight or free fit on purpose", "accept"),
     # It changed nothing of the plan, and promised to: no more of it is recorded.
     "redesign": Settled(
-        "Change the part to suit", "the mate or the drawing is changed for it", "accept", offered=False
+        "Accept: change the part to suit", "change the mating part or the drawing", "accept", offered=False
     ),
-    "rework": Settled("Do the step again", "the same piece, brought right", "again"),
-    "scrap": Settled("Scrap the piece", "begin another", "scrap"),
+    "rework": Settled("Redo the step", "the same piece, corrected", "again"),
+    "scrap": Settled("Scrap the piece", "start another", "scrap"),
 }
 
 
@@ -48,19 +48,23 @@ class Mistake:
 
 
 MISTAKES: Mapping[str, Mistake] = {
-    "dial": Mistake("the dial misread", "Say the dial out loud before the cut, and measure after the first one."),
-    "terms": Mistake("radius taken for diameter", "Take a skim, measure: what came off must be what was dialled."),
-    "zero": Mistake("a zero that had moved", "Touch off again after every tool or chuck that was changed."),
+    "dial": Mistake("the dial misread", "Read the dial aloud before the cut. Measure after the first cut."),
+    "terms": Mistake(
+        "radius taken for diameter", "Take a skim cut and measure: what came off should equal what you dialled."
+    ),
+    "zero": Mistake("a zero that moved", "Touch off again after every tool or chuck that was changed."),
     "size": Mistake("the size misread", "Read the size back from the sheet before the last cut."),
-    "measured": Mistake("measured badly", "Measure twice, warm and clean, and by a second instrument near the size."),
-    "spring": Mistake("tool or work sprang", "Same dial twice before the last measurement; a centre under long work."),
-    "moved": Mistake("the work moved in its holding", "Mark work and jaw with a felt pen, and look at the mark."),
-    "shoulder": Mistake("ran into the shoulder", "A stop, and the last turns by hand."),
-    "die": Mistake("the die set wrong", "A known male run through the die before the first piece."),
-    "drill": Mistake("the wrong drill", "Measure the drill over its margins before it goes in."),
-    "swarf": Mistake("swarf or a burr", "Cover your eyes, then brush, blow and wipe before the gauge, every time."),
+    "measured": Mistake("mismeasured", "Measure twice, warm and clean, and by a second instrument near the size."),
+    "spring": Mistake(
+        "tool or work sprang", "Take a spring pass before the last measurement. Support long work with a centre."
+    ),
+    "moved": Mistake("the work slipped in the chuck", "Mark work and jaw with a felt pen, and look at the mark."),
+    "shoulder": Mistake("ran into the shoulder", "Set a stop. Turn the last threads by hand."),
+    "die": Mistake("the die set wrong", "Run the die over a known good screw before the first piece."),
+    "drill": Mistake("the wrong drill", "Measure the drill across its margins before you use it."),
+    "swarf": Mistake("chips or a burr", "Cover your eyes, then brush, blow and wipe before the gauge, every time."),
     "tool": Mistake("a dull or broken tool", "Look at the edge before each piece."),
-    "material": Mistake("the metal", "Cut a test piece of the bar first."),
+    "material": Mistake("faulty material", "Cut a test piece of the bar first."),
     "other": Mistake("something else", ""),
 }
 
@@ -69,12 +73,12 @@ def settled(code: str) -> Settled:
     """The disposition of that code. Raises InputError on "disposition"."""
     found = DISPOSITIONS.get(code)
     if found is None or not found.offered:
-        raise InputError("unknown-choice", "disposition", "Choose what becomes of it.", tuple(OFFERED))
+        raise InputError("unknown-choice", "disposition", "Choose what happens to the piece.", tuple(OFFERED))
     return found
 
 
 def checked_mistake(code: str) -> str:
     """The code of a mistake, "" where nobody says. Raises InputError on "why"."""
     if code and code not in MISTAKES:
-        raise InputError("unknown-choice", "why", "Choose why it went wrong, or leave it.", tuple(MISTAKES))
+        raise InputError("unknown-choice", "why", "Choose a cause, or leave it empty.", tuple(MISTAKES))
     return code

@@ -16,17 +16,17 @@ KIND_WORDS: dict[str, str] = {
     "reading": "measured",
     "verdict": "gauged",
     "setting": "die",
-    "cause": "it bound for",
+    "cause": "cause of binding",
     "done": "done",
     "accept": "accepted",
     "scrap": "scrapped",
-    "again": "taken up again",
+    "again": "redone",
     "note": "note",
     "read": "cautions read",
     "zero": "touched off",
-    "zero-lost": "every zero lost",
+    "zero-lost": "all tool zeros lost",
     "turn-to": "taken up",
-    "take-up": "piece taken up",
+    "take-up": "piece continued",
 }
 """What was done, by the kind of its entry."""
 MEASURED_WORDS: dict[str, str] = {
@@ -50,7 +50,7 @@ def said(kind: str, word: str, eighths: float | None, text: str, measured: str =
     number) a die was moved.
 
     >>> said("setting", "close", 2.0, "")
-    'close 2 eighths of a turn'
+    'close 1/4 turn'
     """
     if kind in ("accept", "scrap", "again") and word in DISPOSITIONS:
         return f"{DISPOSITIONS[word].name}: {text}"
@@ -65,7 +65,7 @@ def said(kind: str, word: str, eighths: float | None, text: str, measured: str =
         return ", ".join(name for code, name in HAZARD_NAMES.items() if code in word.split())
     if kind == "setting":
         if word == CUT_AGAIN:
-            return "left as it was, the thread cut further"
+            return "die unchanged, thread cut further"
         scale, move = SCREW, word.removesuffix(OF_A_HEAD).removesuffix(OF_A_TAP)
         if word != move:
             scale = graduations(None) if word.endswith(OF_A_HEAD) else graduated_tap(None)
@@ -81,16 +81,16 @@ def setting_words(eighths: float) -> str:
     """How far a die was opened in all, in words: a number of `eighths` of a turn of its screw, below 0 where closed.
 
     >>> setting_words(-2.0), setting_words(0.0)
-    ('die closed 2 eighths of a turn in all', 'die as it came')
+    ('die closed 1/4 turn in total', 'die not adjusted')
     """
-    return f"die {stands_words(eighths)} in all" if eighths else "die as it came"
+    return f"die {stands_words(eighths)} in total" if eighths else "die not adjusted"
 
 
 def stood_words(cutter: str, marks: float) -> str:
     """How what cut a thread stood, in words: so many `marks` (a number) of a die's screw, or of a head's scale.
 
     >>> stood_words("die", 0.0), stood_words("die-head", -2.0), stood_words("threading-tool", 0.0)
-    ('die as it came', 'head closed 2 graduations', 'single point')
+    ('die not adjusted', 'head closed 2 graduations', 'single point')
     """
     thing = SET_CUTTERS[cutter]
     if thing.sized_by == "depth":

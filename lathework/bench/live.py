@@ -13,7 +13,7 @@ from lathework.units import convert
 NEAR_MM, PAST_MM = 1.0, 0.02
 """How near to the end of a cut one is warned, and how far past it is past (practice)."""
 Warned = Literal["", "near", "past"]
-WARNINGS: dict[Warned, str] = {"": "", "near": "nearly there", "past": "past the end"}
+WARNINGS: dict[Warned, str] = {"": "", "near": "nearly there", "past": "past the target"}
 """What is said with each."""
 _PLACES = ("stop", "position")
 

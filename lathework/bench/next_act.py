@@ -15,7 +15,7 @@ from lathework.planning.plan import Plan
 Does = Literal["close", "zero", "oil", "not-that", "setting", "read", "done", "why"]
 """What a press does: "oil" and "not-that" are between the person and the screen, and no entry is kept of them; "read"
 takes in what was measured, "why" asks for the reason that the step cannot be ticked off without."""
-UNMEASURED, UNGAUGED = "Done, not measured", "Done, not gauged"
+UNMEASURED, UNGAUGED = "Step done, not measured", "Step done, not gauged"
 
 
 @dataclass(frozen=True, slots=True)
@@ -26,9 +26,9 @@ class NextAct:
     label: str
 
 
-CLOSE, ZERO = NextAct("close", "Close the job"), NextAct("zero", "Touched off")
-OIL, NOT_THAT = NextAct("oil", "Oil is on"), NextAct("not-that", "No, not that")
-READ, WHY = NextAct("read", "Record"), NextAct("why", "Say why, or scrap it")
+CLOSE, ZERO = NextAct("close", "Close the job"), NextAct("zero", "Tool touched off")
+OIL, NOT_THAT = NextAct("oil", "Oil is on"), NextAct("not-that", "No, next check")
+READ, WHY = NextAct("read", "Record"), NextAct("why", "Give a reason, or scrap it")
 
 
 def ends_step(plan: Plan, step: Operation) -> NextAct:
@@ -41,7 +41,7 @@ def _gauged(now: Bench, step: Operation) -> NextAct | None:
     """At a thread: None where what it says to its gauge is asked for, and nothing else is a default."""
     passes, advice = bool(now.verdict and now.passed), now.advice
     if advice is not None and advice.recut and not now.adjusted and not passes:
-        return NextAct("setting", advice.again or f"I moved the {now.scale.sets}")
+        return NextAct("setting", advice.again or f"{now.scale.sets.capitalize()} adjusted")
     if now.verdict is None:
         return None if now.due.now or now.cause else NextAct("done", UNGAUGED)
     if now.adjusted and not passes:

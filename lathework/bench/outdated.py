@@ -11,7 +11,7 @@ def _reading(old: Outdated, aim_mm: float, unit: LengthUnit) -> str:
     measured, was, now = (
         "something else" if mm is None else show_length(mm, "mm", unit) for mm in (old.value_mm, old.aim_mm, aim_mm)
     )
-    return f"{measured} was measured for {was}; it is {now} now: measure again."
+    return f"This {measured} was measured for a target of {was}; the target is now {now}. Measure again."
 
 
 def _size(text: str, unit: LengthUnit) -> str:
@@ -34,9 +34,9 @@ def _done(old: Outdated, step: Operation, unit: LengthUnit) -> str:
         for name, size in now.items()
         if name in was and was[name] != size
     ]
-    told = "; ".join(changed) or "another one"
+    told = "; ".join(changed) or "a different one"
     again = "gauge again" if step.measure == "verdict" else "do it again"
-    return f"This was done before the part was changed ({told}): {again}."
+    return f"This was done before the part was changed ({told}). {again.capitalize()}."
 
 
 def outdated_words(old: Outdated, step: Operation) -> BothUnits:

@@ -13,8 +13,8 @@ TURNS_TOLD = 12
 """Turns from piece to piece that are told ahead: enough to go on with while nobody answers."""
 
 RECHUCKED = (
-    "It was out of the chuck between two cuts: hold it on what is finished, true it up by an indicator, touch the tool "
-    "off on its face, and set Z 0 again."
+    "This piece was out of the chuck between cuts. Hold it on a finished diameter, true it with an "
+    "indicator, touch the tool off on the face and set Z 0 again."
 )
 """Practice."""
 

@@ -18,18 +18,18 @@ SCHOOL_NAMES: dict[School, str] = {
     "nominal": "nominal size",
     "pitch-fraction": "a fraction of the pitch under",
     "mid-limits": "middle of the class limits",
-    "mate-takes": "as large as the mate takes",
+    "mate-takes": "as large as the mating nut allows",
 }
 REMARKS: dict[School, str] = {
-    "nominal": "Full crests, but the metal that flows up loads the die and may tear.",
-    "pitch-fraction": "Leaves room for the metal the die raises; the fraction suits the metal.",
-    "mid-limits": "Aims between the standard's own limits for the finished crest.",
-    "mate-takes": "For a worn or oversize mate: the largest crest of the class, the die opened to suit; a standard nut "
-    "may not go on then.",
+    "nominal": "Full crests, but the metal pushed up loads the die and may tear.",
+    "pitch-fraction": "Leaves room for the metal that the die pushes up; the fraction suits the material.",
+    "mid-limits": "Aims at the middle of the standard's limits for the finished crest.",
+    "mate-takes": "For a worn or oversize mating part: the largest crest of the class, with the die opened to suit. A "
+    "standard nut may not go on.",
 }
 
 
-MADE_TO_MATE = "Made to this mate, outside its class: no standard nut will fit it properly."
+MADE_TO_MATE = "Made to fit this mating part, outside its class: no standard nut will fit it properly."
 
 
 @dataclass(frozen=True, slots=True)
@@ -114,7 +114,7 @@ def _diameter(
             limits.basic_word,
             limits.source,
             limits.inputs,
-            note=f"The greatest crest of class {limits.class_name}: {limits.formula}.",
+            note=f"The largest crest of class {limits.class_name}: {limits.formula}.",
         )
     return Figure(
         "blank diameter",

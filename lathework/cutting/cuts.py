@@ -43,15 +43,15 @@ def deepest_cut(max_cut_mm: float, lathe: Lathe, ratio: float, unit: LengthUnit)
         "most per cut",
         convert(max_cut_mm * LATHE_SHARE[lathe] * share, "mm", unit),
         unit,
-        "the metal's cut × the lathe's share × the stick-out's share",
+        "cut for the material × share for the lathe × share for the stick-out",
         PRACTICE,
         (
-            Given("the metal's cut", convert(max_cut_mm, "mm", unit), unit),
-            Given("the lathe's share", LATHE_SHARE[lathe]),
+            Given("cut for the material", convert(max_cut_mm, "mm", unit), unit),
+            Given("share for the lathe", LATHE_SHARE[lathe]),
             Given("stick-out over diameter", ratio),
-            Given("the stick-out's share", share),
+            Given("share for the stick-out", share),
         ),
-        note="On the diameter; the cuts are shared out evenly below it.",
+        note="On the diameter. The cuts are divided evenly below it.",
     )
 
 
@@ -89,10 +89,10 @@ def passes(start_mm: float, end_mm: float, deepest: Figure, unit: LengthUnit) ->
             "from − (from − to − kept for the finishing cut) × cut ÷ roughing cuts",
             PRACTICE,
             (start, end, finish, Given("cut", n), Given("roughing cuts", count), allowed),
-            note="Roughing cuts alike, none over the most per cut.",
+            note="Equal roughing cuts, none larger than the most per cut.",
         )
         for n, mm in enumerate(sizes[:-1], 1)
     ]
     last = Figure("finishing cut to", end.value, unit, "to", PRACTICE, (end, finish))
-    spring = replace(last, name=SPRING, note="The same dial once more: the work springs back.")
+    spring = replace(last, name=SPRING, note="Repeat the dial setting: the work springs back.")
     return (*cuts, last, spring)

@@ -25,13 +25,13 @@ Move = Literal["cross-slide", "carriage", "feed", "down", "each-face", "knock", 
 """What brings it nearer: the cross slide; the carriage or the top slide; the drill; the table of the mill or the file,
 on one face, or on two in turn; a knock on the work in its chuck; nothing that can be dialled."""
 MOVE_WORDS: dict[Move, str] = {
-    "cross-slide": "dial in, on the {dial}",
-    "carriage": "take off along the bed",
-    "feed": "feed in, deeper",
-    "down": "take off this face",
+    "cross-slide": "dial in ({dial})",
+    "carriage": "face off along the bed",
+    "feed": "feed deeper by",
+    "down": "mill or face off this face",
     "each-face": "take off each of the two faces",
     "knock": "knock it over by",
-    "none": "still to come",
+    "none": "still to go",
 }
 LEARNED: tuple[Move, ...] = ("cross-slide",)
 """Where what comes off is learned against what was dialled: a slide against a springing tool."""

@@ -87,8 +87,8 @@ def _standard_width(thread: Thread) -> tuple[Answer, ...]:
     if found is None:
         return ()
     return (
-        Answer("DIN 76-1 undercut, at least", found.width_min, "mm", "form A, straight part"),
-        Answer("DIN 76-1 undercut, at most", found.width_max, "mm", "form A, over all"),
+        Answer("DIN 76-1 undercut, minimum", found.width_min, "mm", "form A, straight part"),
+        Answer("DIN 76-1 undercut, maximum", found.width_max, "mm", "form A, over all"),
     )
 
 
@@ -118,7 +118,7 @@ def groove_diameter(thread: Thread) -> Figure:
             Given("pitch", thread.pitch, thread.unit),
         ),
         others=_standard_diameter(thread),
-        note="A groove above the minor diameter would not let the die run out.",
+        note="In a groove larger than the minor diameter the die cannot run out.",
     )
 
 
@@ -167,7 +167,7 @@ def groove_width(thread: Thread, blade: float | None = None, *, turned_round: bo
         # A blade cannot plunge narrower than itself.
         max(wanted, blade or 0.0),
         thread.unit,
-        "turns × pitch" if blade is None else "greatest of (turns × pitch, blade width)",
+        "turns × pitch" if blade is None else "largest of (turns × pitch, blade width)",
         PRACTICE,
         tuple(inputs),
         fine=False,

@@ -67,5 +67,5 @@ def blank_figure(knurl: Knurl, across: Length, unit: LengthUnit) -> Figure:
         f"{lines} × pitch ÷ (cos(leans) × π)",
         DIN82,
         inputs,
-        note=f"So that {teeth(knurl, across.mm)} lines go round, and the wheel meets its marks.",
+        note=f"So that {teeth(knurl, across.mm)} lines fit round the blank and the wheel meets its own marks.",
     )

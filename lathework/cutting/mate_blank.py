@@ -28,9 +28,9 @@ def why_no_mate(thread: Thread, mate: Mate) -> str:
     """Why the sizes of `mate` are none of a mate of `thread`; "" where they may be. Source: practice."""
     off = abs(mate.pitch_diameter.mm - thread.pitch_diameter_mm) / thread.pitch_mm
     if mate.minor.mm >= mate.pitch_diameter.mm:
-        return "A mate's bore is smaller than its pitch diameter: measure again."
+        return "The bore of a nut is smaller than its pitch diameter. Measure again."
     if off > MOST_WORN:
-        return f"{thread.designation} has a pitch diameter of {thread.pitch_diameter:.4g} {thread.unit}: measure again."
+        return f"{thread.designation} has a pitch diameter of {thread.pitch_diameter:.4g} {thread.unit}. Measure again."
     return ""
 
 
@@ -60,12 +60,13 @@ def opened_by(thread: Thread, mate: Mate) -> Figure:
         "over basic",
         min(pitch - thread.pitch_diameter, bore - thread.minor) - loose,
         unit,
-        "least of (mate's pitch diameter − basic pitch diameter, mate's bore − basic minor) − clearance",
+        "smallest of (pitch diameter of the mating part − basic pitch diameter, bore of the mating part − "
+        "basic minor) − clearance",
         _RUNS,
         (
-            Given("mate's pitch diameter", pitch, unit),
+            Given("pitch diameter of the mating part", pitch, unit),
             Given("basic pitch diameter", thread.pitch_diameter, unit),
-            Given("mate's bore", bore, unit),
+            Given("bore of the mating part", bore, unit),
             Given("basic minor", thread.minor, unit),
             Given("clearance", loose, unit),
         ),
@@ -84,8 +85,8 @@ def mate_blank(thread: Thread, mate: Mate) -> Figure:
         "blank diameter",
         round_half_up(thread.major + min(over.value, most), places),
         thread.unit,
-        "nominal major + least of (over basic, 0.06 × pitch)",
-        Source("practice", "the mate as it was measured"),
+        "nominal major + smallest of (over basic, 0.06 × pitch)",
+        Source("practice", "the mating part, as measured"),
         (
             Given("nominal major", thread.major, thread.unit),
             Given("over basic", over.value, thread.unit),

@@ -27,7 +27,7 @@ STRAYS, STRAYS_FLOOR_MM, SOME = 0.25, 0.03, 3
 say, of which there must be some, contradicts them (practice)."""
 BELIEVED = 3
 """Cuts that the belief in how far they stray is worth (practice)."""
-ELSEWHERE = "Cuts of other jobs remembered of this lathe, metal and tool, as far out: {}."
+ELSEWHERE = "Earlier cuts used, from this lathe, material, tool and stick-out: {}."
 CutState = Literal["first", "rough", "finish", "on-size", "past"]
 """What comes next; "past" is too much off: metal does not come back."""
 
@@ -153,7 +153,7 @@ def _left(last_mm: float, dimension: Dimension, unit: LengthUnit) -> Figure:
     """What is left to come off, or to go."""
     aim, sign = dimension.target.aim_mm, -1 if dimension.grows else 1
     return _length(
-        "left to come off",
+        "still to come off",
         sign * (last_mm - aim),
         unit,
         "target − last reading" if dimension.grows else "last reading − target",
@@ -171,11 +171,11 @@ def _expect(last_mm: float, depth_mm: float, ratio: float, unit: LengthUnit, *, 
         "expect",
         last_mm + sign * depth_mm * ratio,
         unit,
-        f"last reading {word} cut × comes off per dialled",
+        f"last reading {word} cut × cut per dialled",
         (
             Given("last reading", convert(last_mm, "mm", unit), unit),
             Given("cut", convert(depth_mm, "mm", unit), unit),
-            Given("comes off per dialled", ratio),
+            Given("cut per dialled", ratio),
         ),
     )
 
@@ -185,15 +185,15 @@ def _give_or_take(depth_mm: float, passes: Sequence[PassMade], ratio: float, uni
     squares = math.fsum(convert(p.came_off_mm - ratio * p.dialled_mm, "mm", unit) ** 2 for p in passes)
     believed = convert(_SCATTER * depth_mm + _SCATTER_FLOOR_MM, "mm", unit)
     return Figure(
-        "give or take",
+        "± uncertainty",
         math.sqrt((squares + BELIEVED * believed**2) / (len(passes) + BELIEVED)),
         unit,
-        "√((squares of how far off + 3 × (0.05 × cut + what a caliper strays)²) ÷ (cuts + 3))",
+        "√((squared errors + 3 × (0.05 × cut + caliper error)²) ÷ (cuts + 3))",
         PRACTICE,
         (
-            Given("squares of how far off", squares),
+            Given("squared errors", squares),
             Given("cut", convert(depth_mm, "mm", unit), unit),
-            Given("what a caliper strays", convert(_SCATTER_FLOOR_MM, "mm", unit), unit),
+            Given("caliper error", convert(_SCATTER_FLOOR_MM, "mm", unit), unit),
             Given("cuts", len(passes)),
         ),
     )
@@ -201,14 +201,14 @@ def _give_or_take(depth_mm: float, passes: Sequence[PassMade], ratio: float, uni
 
 def _ratio(passes: Sequence[PassMade], unit: LengthUnit, elsewhere: int) -> Figure:
     """The learned ratio with its working."""
-    prior = Given("belief to begin with", convert(_PRIOR_MM, "mm", unit), unit)
-    came = Given("came off in all", convert(math.fsum(p.came_off_mm for p in passes), "mm", unit), unit)
+    prior = Given("weight of the first assumption", convert(_PRIOR_MM, "mm", unit), unit)
+    came = Given("cut in all", convert(math.fsum(p.came_off_mm for p in passes), "mm", unit), unit)
     dialled = Given("dialled in all", convert(math.fsum(p.dialled_mm for p in passes), "mm", unit), unit)
     return Figure(
-        "comes off per dialled",
+        "cut per dialled",
         ratio_of(passes),
         "",
-        "(came off in all + belief to begin with) ÷ (dialled in all + belief to begin with)",
+        "(cut in all + weight of the first assumption) ÷ (dialled in all + weight of the first assumption)",
         PRACTICE,
         (came, dialled, prior),
         note=ELSEWHERE.format(elsewhere) if elsewhere else "",
@@ -228,18 +228,18 @@ def _dial(
     """What to dial, or how far to go; of a `rough` cut the last reading and the size it goes to, in millimetres."""
     move, learned = dimension.move, dimension.move in LEARNED
     half = " ÷ 2" if halved(move, dial) else ""
-    per = " ÷ comes off per dialled" if learned else ""
-    inputs = [Given("left to come off", left.value, unit)]
-    value, formula = left.value / ratio, f"left to come off{per}{half}"
+    per = " ÷ cut per dialled" if learned else ""
+    inputs = [Given("still to come off", left.value, unit)]
+    value, formula = left.value / ratio, f"still to come off{per}{half}"
     if rough is not None:
         last, size = (convert(mm, "mm", unit) for mm in rough)
         most = convert(dimension.most_mm, "mm", unit)
         value = min(most, abs(last - size) / ratio)
         ends = "next size − last reading" if dimension.grows else "last reading − next size"
-        formula = f"least of (most per cut, ({ends}){per}){half}"
+        formula = f"smallest of (most per cut, ({ends}){per}){half}"
         named = zip(("last reading", "next size", "most per cut"), (last, size, most), strict=True)
         inputs = [Given(name, given, unit) for name, given in named]
     if learned:
-        inputs.append(Given("comes off per dialled", ratio))
+        inputs.append(Given("cut per dialled", ratio))
     words = MOVE_WORDS[move].format(dial=dial)
     return Figure(words, value / 2 if half else value, unit, formula, PRACTICE, tuple(inputs))

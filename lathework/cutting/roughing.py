@@ -52,9 +52,9 @@ def torque_left(torque: Figure, share: float) -> Figure:
         torque.name,
         torque.value * (1 - share**2),
         "N m",
-        "torque in the solid × (1 − share roughed²)",
+        "torque on a full blank × (1 − share roughed²)",
         torque.source,
-        (Given("torque in the solid", torque.value, "N m"), Given("share roughed", share)),
+        (Given("torque on a full blank", torque.value, "N m"), Given("share roughed", share)),
         places=1,
     )
 

@@ -22,11 +22,14 @@ def spindle_speed(cutting_speed: float, diameter_mm: float, *, name: str) -> Fig
     )
 
 
-BELIEVED, MOST_BELIEVED = "most believed", 800.0
+BELIEVED, MOST_BELIEVED = "highest assumed", 800.0
 """Fastest speed in rev/min that is believed of a lathe whose speeds nobody gave (practice)."""
 LEAST_SECONDS = 3.0
 """Seconds that whoever stops something by hand must be left (practice)."""
-UNKNOWN = "No lathe's speeds are given, so none over {most:g} rev/min is believed; the metal would bear {wanted:.0f}."
+UNKNOWN = (
+    "No lathe speeds are given, so the plan stays below {most:g} rev/min. The material would allow {wanted:.0f} "
+    "rev/min."
+)
 
 
 def _believed(wanted: Figure) -> Figure:
@@ -36,7 +39,7 @@ def _believed(wanted: Figure) -> Figure:
     return replace(
         wanted,
         value=MOST_BELIEVED,
-        formula=f"least of ({wanted.formula}, {BELIEVED})",
+        formula=f"smallest of ({wanted.formula}, {BELIEVED})",
         inputs=(*wanted.inputs, Given(BELIEVED, MOST_BELIEVED, "rev/min")),
         note=UNKNOWN.format(most=MOST_BELIEVED, wanted=wanted.value),
     )
@@ -55,7 +58,7 @@ def stoppable(wanted: Figure, turns: float, speeds: Sequence[float]) -> Figure:
         "60 × turns to the stop ÷ least seconds",
         PRACTICE,
         (Given("turns to the stop", turns), Given("least seconds", LEAST_SECONDS, "s")),
-        note="No faster: a hand needs three seconds to the stop.",
+        note="No faster: your hand needs three seconds before the stop.",
     )
     return geared(slowed, speeds)
 
@@ -69,6 +72,12 @@ def geared(wanted: Figure, speeds: Sequence[float]) -> Figure:
     if not speeds:
         return _believed(wanted)
     slower = [speed for speed in speeds if speed <= wanted.value]
-    note = "" if slower else f"The lathe goes no slower; the metal wants {wanted.value:.0f}: light cuts, plenty of oil."
-    formula = f"the lathe's, the next slower than {wanted.formula}"
+    note = (
+        ""
+        if slower
+        else (
+            f"The lathe goes no slower; {wanted.value:.0f} rev/min would be right. Take light cuts with plenty of oil."
+        )
+    )
+    formula = f"the next lower speed of the lathe below {wanted.formula}"
     return replace(wanted, value=slower[-1] if slower else speeds[0], formula=formula, kind="table", note=note)

@@ -14,7 +14,7 @@ TORQUE_GROWS = 2.0
 """Torque of a taper die at the end of its run over that of a parallel one: it cuts on its whole length (practice)."""
 PULL_N = 200.0
 """Force in N that a person brings on a long handle, turn after turn (practice)."""
-FULL_CRESTS = "The crests of a taper thread seal with the flanks: the blank is left full."
+FULL_CRESTS = "The crests of a taper thread seal as well as the flanks: leave the blank full."
 
 
 @dataclass(frozen=True, slots=True)
@@ -45,7 +45,7 @@ def _give(thread: Thread, lengths: TaperLengths) -> Figure:
     give = gauge_give(thread, lengths)
     inputs = (Given("tolerance", give.value, thread.unit), Given("pitch", thread.pitch, thread.unit))
     turns = give.value / thread.pitch
-    return Figure("plus and minus", turns, "turn", "tolerance ÷ pitch", give.source, inputs, places=1)
+    return Figure("tolerance, plus and minus", turns, "turn", "tolerance ÷ pitch", give.source, inputs, places=1)
 
 
 def taper_blank(thread: Thread) -> TaperBlank | None:
@@ -78,7 +78,7 @@ def taper_blank(thread: Thread) -> TaperBlank | None:
             GEOMETRY,
             (Given("taper on the diameter", TAPER),),
             places=2,
-            note="By an indicator on a straight bar: 1 in 32, so 1 mm in 32 or .031 in an inch.",
+            note="Set it by an indicator on a straight bar: 1 in 32, so 1 mm in 32 mm or 0.031 in per inch.",
         ),
         turns=gauge_turns(thread, lengths, "gauge goes on by hand"),
         give=_give(thread, lengths),
@@ -96,7 +96,7 @@ def taper_choice(thread: Thread, taper: TaperBlank) -> BlankChoice:
 def handle_length(torque: Figure) -> Figure:
     """How long a handle a `torque` in N m wants, in millimetres: torque / 200 N. Source: practice."""
     return Figure(
-        "handle at least",
+        "minimum handle length",
         1000 * torque.value / PULL_N,
         "mm",
         "1000 × torque ÷ pull",

@@ -16,17 +16,20 @@ FORM_TORQUE = 2.0
 ARM_MM = 150.0
 """From the axis to the hand on a die stock or a tommy bar (practice)."""
 HOLDS: tuple[tuple[float, str], ...] = (
-    (2.0, "A knurled holder in the hand holds it."),
-    (8.0, "It needs a bar in the holder; a plain shank in a drill chuck slips: give it flats or a hexagon."),
-    (30.0, "It needs a long bar or a keyed holder; a drill chuck and a bare taper slip."),
-    (math.inf, "Keyed holder or single point: rough the thread out first, finish it with the die."),
+    (2.0, "A knurled holder gripped by hand takes this torque."),
+    (8.0, "Put a bar in the holder. A plain shank slips in a drill chuck: give it flats or a hexagon."),
+    (30.0, "Use a long bar or a keyed holder: a drill chuck or a bare taper slips."),
+    (
+        math.inf,
+        "Too much for a plain holder. Rough the thread out first and finish with the die, or cut it single point.",
+    ),
 )
 """Torque of a die in N m up to which each will do (practice)."""
 TAP_HOLDS: tuple[tuple[float, str], ...] = (
-    (2.0, "A small wrench in the fingers holds the tap."),
-    (8.0, "A bar wrench resting on the top slide holds the tap; in a drill chuck its round shank slips."),
-    (30.0, "A long wrench against the bed, or the tap's square held in a keyed holder."),
-    (math.inf, "Too much for a wrench: chase most of the thread first, finish it with the tap."),
+    (2.0, "A small tap wrench held in the fingers takes this torque."),
+    (8.0, "Rest a bar wrench on the top slide. A round tap shank slips in a drill chuck."),
+    (30.0, "Rest a long wrench against the bed, or hold the tap's square in a keyed holder."),
+    (math.inf, "Too much for a wrench: cut most of the thread with a threading tool first, then finish with the tap."),
 )
 """Torque of a tap in N m up to which each will do (practice)."""
 SLIPS_IN_HAND, SLIPS_IN_CHUCK, SLIPS_IN_HOLDER = 2.0, 8.0, 8.0
@@ -79,7 +82,7 @@ def hand_force(torque: Figure) -> Figure:
         "1000 × torque ÷ arm",
         PRACTICE,
         (Given("torque", torque.value, "N m"), Given("arm", ARM_MM, "mm")),
-        note="10 N is the weight of a kilogram.",
+        note="10 N is about the weight of 1 kg.",
     )
 
 

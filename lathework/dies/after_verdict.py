@@ -12,16 +12,16 @@ from lathework.gauging.sized import class_chance
 from lathework.gauging.verdicts import NUT_VERDICTS, Verdict, told_metal
 
 LEARNED = Source(
-    "practice", "a line fitted to what this die cut; before that, the wedge of its screw and usual spreads"
+    "practice", "a line fitted to what this die has cut; before that, the wedge of its screw and typical spreads"
 )
-LARGE = " It fits this nut, and is rather large for its class: another nut may bind."
+LARGE = " It fits this nut but is rather large for its class: another nut may bind."
 HEAD_CLOSED = (
-    "The head is closed as far as its scale is used. What still binds wants other chasers, or the thread looked at "
-    "again: its pitch, its crest, the nut."
+    "The head is closed to the end of its scale. If the nut still binds, use other chasers, or check pitch, "
+    "crest and the nut."
 )
 TAP_OPENED = (
-    "The tap is opened as far as its scale is used. What still binds wants another tap, or the thread looked at again: "
-    "its pitch, its depth, the screw."
+    "The tap is opened to the end of its scale. If the screw still binds, use another tap, or check pitch, "
+    "depth and the screw."
 )
 CLOSED = (
     "The die is closed as far as it goes: any further and it cracks. If the nut still binds, use another "
@@ -41,20 +41,20 @@ def expected(belief: Belief, eighths: float, metal: str) -> Figure:
     """
     offset, slope, more = belief.line(metal)
     return Figure(
-        f"pitch diameter {'under' if belief.scale.by == 'tap' else 'over'} the middle of its class",
+        f"pitch diameter {'under' if belief.scale.by == 'tap' else 'over'} the middle of class",
         offset + slope * eighths + more,
         "mm",
-        "offset + slope × setting + what this metal adds",
+        "offset + slope × setting + effect of this material",
         LEARNED,
         (
             Given("offset", offset, "mm"),
             Given("slope", slope, "mm"),
             Given("setting", eighths),
-            Given("what this metal adds", more, "mm"),
+            Given("effect of this material", more, "mm"),
         ),
-        note="The slope is for an eighth of a turn of the middle screw."
+        note="The slope is per 1/8 turn of the middle screw."
         if belief.scale.by == "screw"
-        else "The slope is for one graduation.",
+        else "The slope is per graduation.",
     )
 
 
@@ -75,7 +75,7 @@ def _moved(now: float, then: float, scale: Scale) -> Figure:
 def learned_advice(verdict: Verdict, belief: Belief, eighths: float, metal: str, own: Forecast) -> Advice:
     """What to do with a die that stands open by so many `eighths` (a number), after a verdict on a thread that is now
     believed to be its `own` forecast. Source: practice."""
-    piece, scale = chance(own, belief.aim, "this thread in its class"), belief.scale
+    piece, scale = chance(own, belief.aim, "chance that this thread is in class"), belief.scale
     metal_now = told_metal(verdict)
     if metal_now == "over":
         then = propose(belief, metal, below=eighths)
@@ -83,7 +83,7 @@ def learned_advice(verdict: Verdict, belief: Belief, eighths: float, metal: str,
             closed = {"die": CLOSED, "head": HEAD_CLOSED, "tap": TAP_OPENED}[scale.sets]
             return Advice("leave", closed, None, False, piece=piece)
         screw = _moved(eighths, then.eighths, scale)
-        likely = chance(then, belief.aim, "then in its class")
+        likely = chance(then, belief.aim, "chance that it is then in class")
         return Advice("close", scale.close_order(screw), screw, True, likely, piece)
     stays, best = belief.forecast(eighths, metal), propose(belief, metal)
     shakes = verdict == "slight-shake" or metal_now == "under"
@@ -96,4 +96,4 @@ def learned_advice(verdict: Verdict, belief: Belief, eighths: float, metal: str,
         return Advice("leave", order, None, False, chance(stays, belief.aim, "the next"), piece)
     screw = _moved(eighths, best.eighths, scale)
     order = scale.open_order(screw, passes=verdict == "slight-shake")
-    return Advice("open", order, screw, False, chance(best, belief.aim, "then in its class"), piece)
+    return Advice("open", order, screw, False, chance(best, belief.aim, "chance that it is then in class"), piece)

@@ -10,7 +10,7 @@ from lathework.figures import Figure, Given, Source, added
 from lathework.threads.thread import Thread
 from lathework.units import convert, round_half_up
 
-RECORD = Source("practice", "your own log: blanks whose thread passed its gauge")
+RECORD = Source("practice", "your own log: blanks whose threads passed")
 REMEMBERED = 20
 """Pieces that count, the latest."""
 
@@ -37,10 +37,10 @@ def die_record(thread: Thread, blanks_mm: Sequence[float]) -> DieRecord | None:
     mean = round_half_up(convert(fmean(latest), "mm", unit), 4 if unit == "in" else 3)
     pieces = tuple(Given(f"piece {n}", convert(mm, "mm", unit), unit) for n, mm in enumerate(latest, 1))
     blank = Figure(
-        "blank by the die's own record",
+        "blank from the die's own record",
         mean,
         unit,
-        f"({added(pieces)}) ÷ {len(pieces)}; the blanks whose thread passed its gauge",
+        f"({added(pieces)}) ÷ {len(pieces)}; blanks whose threads passed",
         RECORD,
         pieces,
     )

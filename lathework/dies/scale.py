@@ -51,7 +51,7 @@ class Scale:
         """So many `marks` (a number) in words.
 
         >>> SCREW.words(2), graduations(0.02).words(3), graduations(0.02).words(1)
-        ('2 eighths of a turn', '3 graduations', 'one graduation')
+        ('1/4 turn', '3 graduations', 'one graduation')
         """
         if self.by == "screw":
             return turn_words(marks)
@@ -61,7 +61,7 @@ class Scale:
         """Where it stands, so many `marks` (a number) from where it touches, or from its mark.
 
         >>> SCREW.stands(0), graduations(0.02).stands(-2), graduations(0.02).stands(0)
-        ('as its screw touches', 'closed 2 graduations', 'at its mark')
+        ('with the screw just touching', 'closed 2 graduations', 'at its mark')
         """
         if self.by == "screw":
             return stands_words(marks)
@@ -88,7 +88,7 @@ class Scale:
             return set_order(marks)
         to = "Set the scale to its mark" if not marks else f"Set the scale {self.stands(marks)} from its mark"
         clean = "Blades clean" if self.by == "tap" else "Chasers clean, each in its slot"
-        return f"{clean}, none slack. {to}, always turning it the same way at the last."
+        return f"{clean}, none loose. {to}, always finishing in the same direction."
 
     def close_order(self, moved: Figure) -> str:
         """How it is closed by so much. Source: practice."""
@@ -102,9 +102,9 @@ class Scale:
         """How it is opened by so much after a piece that `passes`, or not. Source: practice."""
         if self.by == "screw":
             return open_order(moved, passes=passes)
-        again = "This piece passes." if passes else "This piece stays as it is: metal cannot be put back."
+        again = "This piece passes." if passes else "This piece cannot be corrected: metal cannot be put back."
         move = "close the tap" if self.by == "tap" else "open the head"
-        return f"{again} For the next, {move} by {self.words(moved.value)} of its scale."
+        return f"{again} For the next piece, {move} by {self.words(moved.value)} of its scale."
 
 
 SCREW = Scale("screw", SLOPE_MM, SLOPE_SPREAD, 0.5, 4.0, "eighth of a turn")

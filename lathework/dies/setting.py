@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import math
 from dataclasses import dataclass
+from fractions import Fraction
 from typing import Literal
 
 from lathework.figures import Figure, Given, Source
@@ -14,7 +15,8 @@ SCREW_PITCH_MM = 0.8
 """Pitch of the holder's adjusting screws, taken as M5 or 2 BA (practice)."""
 POINT_HALF_ANGLE_DEG = 45.0
 """Half angle of the pointed middle screw (practice)."""
-HALF = 0.5
+SIXTEENTHS, TURN = 2, 8
+"""Sixteenths in an eighth of a turn, and eighths in a turn."""
 WEDGE = Source("practice", "wedge of a pointed screw: split opens 2 a tan t, mean diameter by that over π")
 #: Wanted change of the cut's pitch diameter, in pitches, for each verdict (practice, a first guess).
 WANTED: dict[Verdict, float] = {
@@ -60,14 +62,14 @@ def eighths(change_mm: float) -> Figure:
         "middle screw",
         max(1.0, math.floor(8 * advance / SCREW_PITCH_MM + 0.5)),
         "eighth of a turn",
-        "greatest of (1, nearest whole of (8 × change of pitch diameter × π ÷ (2 × tan(t)) ÷ screw pitch))",
+        "largest of (1, nearest whole of (8 × change of pitch diameter × π ÷ (2 × tan(t)) ÷ screw pitch))",
         WEDGE,
         (
             Given("change of pitch diameter", change_mm, "mm"),
             Given("t", POINT_HALF_ANGLE_DEG, "°"),
             Given("screw pitch", SCREW_PITCH_MM, "mm"),
         ),
-        note="t is half the angle of the screw's point. A first guess: go by small steps and gauge each time.",
+        note="t is half the angle of the screw's point. This is a first guess: go in small steps and gauge each time.",
     )
 
 
@@ -75,19 +77,19 @@ def _taper_advice(verdict: Verdict) -> Advice:
     """A taper thread is sized by how far its die runs on, not by the die's screws."""
     if WANTED[verdict] < 0:
         order = "Run the die on half a turn further, and try again."
-        return Advice("leave", order, None, True, again="I ran it on further")
-    order = "This piece stays as it is. For the next, stop a turn sooner, and try the gauge before."
+        return Advice("leave", order, None, True, again="Die run further")
+    order = "This piece cannot be changed. On the next, stop one turn sooner and try the gauge before that."
     return Advice("leave", order, None, False)
 
 
 _INSIDE: dict[Metal, str] = {
     "over": "Run the tap through again, to its full depth, square and oiled; then try again.",
-    "right": "It is as it should be.",
-    "under": "Metal cannot be put back: a longer screw, an insert, or the next size. The next hole: start the tap "
-    "square, let nothing push it sideways, and look at the drill.",
+    "right": "It is right.",
+    "under": "Metal cannot be put back. Use a longer screw, an insert or the next size. On the next hole start the "
+    "tap square, keep side load off it and check the drill.",
 }
 """What there is to do with a tapped hole that has too much metal left, is right, or has too little (practice)."""
-_SHAKES_INSIDE = "It passes. The next hole: start the tap squarer, and turn it by hand."
+_SHAKES_INSIDE = "It passes. On the next hole start the tap more squarely and turn it by hand."
 
 
 def advise_inside(verdict: Verdict) -> Advice:
@@ -116,24 +118,23 @@ def turn_words(number: float) -> str:
     """So many eighths (a number) of a turn in words.
 
     >>> turn_words(0.5), turn_words(1), turn_words(2.5)
-    ('half an eighth of a turn', 'an eighth of a turn', '2½ eighths of a turn')
+    ('1/16 turn', '1/8 turn', '5/16 turn')
+    >>> turn_words(8), turn_words(9)
+    ('1 turn', '1-1/8 turns')
     """
-    whole, half = divmod(number, 1)
-    if number == 1:
-        return "an eighth of a turn"
-    if number == HALF:
-        return "half an eighth of a turn"
-    return f"{whole:.0f}{'½' if half else ''} eighths of a turn"
+    whole, part = divmod(Fraction(round(number * SIXTEENTHS), 16), 1)
+    words = "-".join(str(one) for one in (whole, part) if one) or "0"
+    return f"{words} {'turns' if number > TURN else 'turn'}"
 
 
 def stands_words(eighths: float) -> str:
     """Where a die stands, so many `eighths` (a number) of a turn from where its middle screw touches, opened above 0.
 
     >>> stands_words(0.5), stands_words(-2), stands_words(0)
-    ('opened half an eighth of a turn', 'closed 2 eighths of a turn', 'as its screw touches')
+    ('opened 1/16 turn', 'closed 1/4 turn', 'with the screw just touching')
     """
     if not eighths:
-        return "as its screw touches"
+        return "with the screw just touching"
     return f"{'opened' if eighths > 0 else 'closed'} {turn_words(abs(eighths))}"
 
 
@@ -150,25 +151,27 @@ def set_order(eighths: float) -> str:
 
     Source: practice.
     """
-    seat = "Clean the die and its pocket, seat it with its marked side to the work, all screws slack; bring the middle"
+    seat = (
+        "Clean the die and its pocket. Seat it with its marked side to the work and all screws slack. Turn the middle"
+    )
     if not eighths:
-        return f"{seat} screw in until it touches, then the outer ones until they bite."
+        return f"{seat} screw in until it touches, then the outer screws until they bite."
     if eighths > 0:
         return (
             f"{seat} screw in until it touches, then {turn_words(eighths)} more. Tighten the outer screws lightly. "
             "Never force it."
         )
     return (
-        f"{seat} screw in until it touches, then back {turn_words(-eighths)}; turn the outer ones in evenly until it "
-        "touches again."
+        f"{seat} screw in until it touches, then back it off {turn_words(-eighths)}. Tighten the outer screws "
+        "evenly until the middle one touches again."
     )
 
 
 def open_order(screw: Figure, *, passes: bool) -> str:
     """How a die is opened by so much of its middle `screw` after a piece that `passes`, or not. Source: practice."""
-    again = "This piece passes." if passes else "This piece stays as it is: metal cannot be put back."
+    again = "This piece passes." if passes else "This piece cannot be corrected: metal cannot be put back."
     return (
-        f"{again} For the next, open the die: slacken both outer screws, turn the middle screw in "
+        f"{again} For the next piece, open the die: slacken both outer screws, turn the middle screw in "
         f"{turn_words(screw.value)}, then tighten the outer screws lightly. Never force it: opened too far, "
         "the die cracks."
     )

@@ -43,14 +43,16 @@ class Fit:
 FIT: Mapping[FitCode, Fit] = {
     one.code: one
     for one in (
-        Fit("", "no fit", "a plain size: what a caliper tells is near enough", 0, "", 0),
+        Fit("", "no fit", "a plain size: caliper accuracy is enough", 0, "", 0),
         Fit("running", "easy running", "H8/f7: turns freely with oil", 8, "f", 7),
-        Fit("close-running", "close running", "H7/g6: turns and slides without shake", 7, "g", 6),
-        Fit("piston", "piston", "pops when the end is covered, falls by its own weight when it is not", 0, "", 0),
-        Fit("slide", "slide", "H7/h6: goes together by hand, oiled", 7, "h", 6),
+        Fit("close-running", "close running", "H7/g6: turns and slides without play", 7, "g", 6),
+        Fit("piston", "piston", "pops when you cover the end, falls by its own weight when you do not", 0, "", 0),
+        Fit("slide", "slide", "H7/h6: pushes together by hand, oiled", 7, "h", 6),
         Fit("push", "push", "H7/k6: a push of the hand, or a light tap", 7, "k", 6),
-        Fit("glued", "glued", "retaining compound fills the gap: clean, dry, by its data sheet", 0, "", 0),
-        Fit("press", "press", "H7/p6: pressed in, and stays", 7, "p", 6, pressed=True),
+        Fit(
+            "glued", "glued", "retaining compound fills the gap: keep it clean and dry, follow its data sheet", 0, "", 0
+        ),
+        Fit("press", "press", "H7/p6: pressed in for good", 7, "p", 6, pressed=True),
         Fit("drive", "drive or shrink", "H7/s6: pressed hard, or shrunk on", 7, "s", 6, pressed=True),
     )
 }
@@ -150,5 +152,5 @@ def _clearance(bore: Deviations, pin: Deviations, unit: LengthUnit) -> Figure:
         "(hole's upper + hole's lower − shaft's upper − shaft's lower) ÷ 2",
         pin.source,
         tuple(Given(name, value, unit) for name, value in zip(names, values, strict=True)),
-        note="Deviations of the fit's hole and shaft. Below 0 it is what the shaft is larger.",
+        note="Deviations of hole and shaft of the fit. Below 0 the shaft is larger by that much.",
     )

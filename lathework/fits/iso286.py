@@ -34,7 +34,7 @@ def _row(table: str, size_mm: float) -> Row:
     for over, to, row in _rows(table):
         if over < size_mm <= to:
             return row
-    raise InputError("out-of-range", "across", f"Fits are told up to {LARGEST_MM:g} mm.")
+    raise InputError("out-of-range", "across", f"Fits are available up to {LARGEST_MM:g} mm.")
 
 
 def tolerance_mm(grade: int, size_mm: float) -> float:

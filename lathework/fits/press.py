@@ -21,18 +21,18 @@ def heat_wanted(tight_mm: float, across_mm: float, expansion: float) -> Figure:
     285
     """
     return Figure(
-        "heat the outer one by",
+        "heat the outer part by",
         MILLION * (tight_mm + SLIP * across_mm) / (expansion * across_mm),
         "K",
-        "1000000 × (at most too large by + room to slip × diameter) ÷ (expansion × diameter)",
+        "1000000 × (greatest interference + room to slip × diameter) ÷ (expansion × diameter)",
         PRACTICE,
         (
-            Given("at most too large by", tight_mm, "mm"),
+            Given("greatest interference", tight_mm, "mm"),
             Given("room to slip", SLIP),
             Given("diameter", across_mm, "mm"),
             Given("expansion", expansion),
         ),
-        note="Expansion in millionths a kelvin, of the outer part's metal.",
+        note="Expansion of the outer part's material, in millionths per kelvin.",
     )
 
 
@@ -44,19 +44,19 @@ def press_force(tight_mm: float, *, across_mm: float, outside_mm: float, long_mm
     """
     pressure = elastic * tight_mm / (2 * across_mm) * (1 - (across_mm / outside_mm) ** 2)
     return Figure(
-        "presses at the end with",
+        "pressing force at the end",
         FRICTION * pressure * math.pi * across_mm * long_mm / 1000,
         "kN",
-        "friction × elastic × at most too large by ÷ 2 × (1 − (diameter ÷ outside)²) × π × length ÷ 1000",
+        "friction × elastic × greatest interference ÷ 2 × (1 − (diameter ÷ outside)²) × π × length ÷ 1000",
         GEOMETRY,
         (
             Given("friction", FRICTION),
             Given("elastic", elastic, "N/mm²"),
-            Given("at most too large by", tight_mm, "mm"),
+            Given("greatest interference", tight_mm, "mm"),
             Given("diameter", across_mm, "mm"),
             Given("outside", outside_mm, "mm"),
             Given("length", long_mm, "mm"),
         ),
         places=1,
-        note="Roughly, for a solid shaft of the same metal, oiled; twice that dry.",
+        note="Rough figure for a solid shaft of the same material, oiled. Dry: twice that.",
     )

@@ -18,8 +18,8 @@ STEEPEST, SLOWEST = 2.0, 0.001
 """Most and least taper on the diameter: 45 degrees to a side, beyond which it is faced or chamfered; 1 in 1000."""
 ANGLE = "atan(rise on the diameter ÷ (2 × along))"
 HOW = (
-    "Write a name (MT2, B16, metric 6, 7/24 No. 40), a ratio (1:20), the angle of the whole cone (60°), or two "
-    "diameters and what lies between them (18.2 to 17.1 over 22)."
+    "Write a name (MT2, B16, metric 6, 7/24 No. 40), a ratio (1:20), the included angle (60°), or two "
+    "diameters and the length between them (18.2 to 17.1 over 22)."
 )
 _NUMBER = r"\d{0,6}(?:[.,]\d{1,6})?"
 _SPELLINGS = (
@@ -109,9 +109,9 @@ def read_taper(text: str, field: str) -> Taper:
             return tapers()[name]
     found = _stated(said)
     if found is None:
-        raise InputError("not-a-taper", field, f"“{text}” is no taper. {HOW}")
+        raise InputError("not-a-taper", field, f"“{text}” is not a taper. {HOW}")
     if not SLOWEST <= found.ratio <= STEEPEST:
-        raise InputError("out-of-range", field, "A taper turned here grows by 1 in 1000 at least, by 2 in 1 at most.")
+        raise InputError("out-of-range", field, "The taper must be between 1 in 1000 and 2 in 1.")
     return found
 
 

@@ -26,19 +26,19 @@ _BY_CODE: dict[CauseCode, Cause] = {
     "swarf": Cause(
         "swarf",
         "swarf",
-        "Brush thread and {mate} clean, a drop of oil, and try again. Does it go on now?",
-        "It was swarf: the {tool} stays as it is. Try the {mate} again, and say what it does.",
+        "Brush thread and {mate} clean, add a drop of oil, and try again. Does it go on now?",
+        "It was chips: leave the {tool} as it is. Try the {mate} again and record how it fits.",
     ),
     "last-turns": Cause(
         "last-turns",
         "last turns unfinished",
         "Does it bind only in the last turns, at the shoulder or where the {tool} stopped?",
-        "The last turns are unfinished: {finish}; the {tool} stays as it is. Then try the {mate} again.",
+        "The last turns are unfinished: {finish}. Leave the {tool} as it is. Then try the {mate} again.",
     ),
     "blank": Cause(
         "blank",
-        "blank over size",
-        "Measure over the crests. Are they over the blank's size, or bruised?",
+        "blank oversize",
+        "Measure over the crests. Are they larger than the blank, or bruised?",
         "The crests are too high. Skim them down to the blank's size, eyes covered. Stop the spindle and "
         "brush the thread. Leave the {tool} as it is, then try the {mate} again.",
     ),
@@ -53,14 +53,14 @@ _BY_CODE: dict[CauseCode, Cause] = {
         "other-nut",
         "a small or bruised {mate}",
         "Try a second {mate} that is known to be good. Does that one go on?",
-        "It was the {mate}: gauge with the good one from here on. Say what that one does.",
+        "The {mate} was at fault. Gauge with the good one from now on and record how it fits.",
     ),
     "other-thread": Cause(
         "other-thread",
-        "another thread",
-        "Lay a pitch leaf along the thread. Is the pitch, or the angle, another than that of the {mate}?",
-        "It is another thread than that of the {mate}: no setting of the {tool} cures that. Look both up with "
-        "Identify, and take the {tool} of the right one.",
+        "a different thread",
+        "Lay a pitch gauge along the thread. Does pitch or angle differ from the {mate}?",
+        "The {mate} has a different thread: no setting of the {tool} cures that. Identify both, and use the "
+        "right {tool}.",
     ),
 }
 """Practice: in the order of what they cost to rule out."""
@@ -70,32 +70,32 @@ _INSIDE: dict[CauseCode, Cause] = {
     "swarf": Cause(
         "swarf",
         "swarf",
-        "Cover your eyes, blow the hole out, brush the {mate}, a drop of oil. Does it go in now?",
-        "It was swarf. Try the {mate} again, and say what it does.",
+        "Cover your eyes, blow the hole out, brush the {mate} and add a drop of oil. Does it go in now?",
+        "It was chips. Try the {mate} again and record how it fits.",
     ),
     "last-turns": Cause(
         "last-turns",
         "thread not full at the bottom",
         "Does it bind only in the last turns, at the bottom of the hole?",
-        "The thread is not full to its depth: clear the chips, and finish it with a bottoming tap. Then try again.",
+        "The thread is not full to its depth. Clear the chips and finish with a bottoming tap. Then try again.",
     ),
     "burr": Cause(
         "burr",
         "burr at the mouth",
         "Look at the mouth. Is there a burr, or no countersink to let the {mate} start?",
-        "The mouth is burred: countersink it to the major diameter, and run the tap through. Then try again.",
+        "The mouth is burred. Countersink it to the major diameter and run the tap through. Then try again.",
     ),
     "other-nut": Cause(
         "other-nut",
         "a large or bruised {mate}",
         "Try a second {mate} that is known to be good. Does that one go in?",
-        "It was the {mate}: gauge with the good one from here on. Say what that one does.",
+        "The {mate} was at fault. Gauge with the good one from now on and record how it fits.",
     ),
     "other-thread": Cause(
         "other-thread",
-        "another thread",
-        "Lay a pitch leaf on the {mate}. Is its pitch, or its angle, that of the tap?",
-        "It is another thread than the tap's: look the {mate} up with Identify, and take the tap of its thread.",
+        "a different thread",
+        "Lay a pitch gauge on the {mate}. Do pitch and angle match the tap?",
+        "This is not the tap's thread. Identify the {mate} and use the tap that matches it.",
     ),
 }
 """What is looked at where a screw binds in a hole: there is no die, and no blank. Source: practice."""
@@ -104,7 +104,7 @@ _INSIDE: dict[CauseCode, Cause] = {
 Moved = Literal["die", "head"]
 """What cut a thread outside, where it may bind for another reason than that."""
 _FINISH: dict[Moved, str] = {
-    "die": "turn the die round and run it to the shoulder, or cut a wider groove",
+    "die": "flip the die and run it to the shoulder, or cut a wider groove",
     "head": "cut a wider groove, or set the stop nearer the shoulder",
 }
 

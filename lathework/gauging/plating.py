@@ -23,7 +23,7 @@ def pitch_growth(thread: Thread, thickness: float) -> Figure:
         "2 × thickness ÷ sin(flank angle ÷ 2)",
         GEOMETRY,
         (Given("thickness", thickness, thread.unit), Given("flank angle", thread.form.angle_deg, "°")),
-        note="Plating builds up more on crests than in roots: gauge after plating anyway.",
+        note="Plating builds up more on crests than in roots: always gauge after plating.",
     )
 
 

@@ -19,7 +19,7 @@ MICROMETER_MM, WIRE_MM, ANVILS_MM = 0.004, 0.001, 0.007
 thread micrometer with their setting, in millimetres (practice)."""
 GUARD = 1.645
 """Standard uncertainties that are kept from a limit: then a thread outside is passed once in twenty at most."""
-_ONE = "One standard uncertainty: two thirds of what is measured lie within it."
+_ONE = "One standard uncertainty: two thirds of all measurements are within it."
 GUARDED = Source("memory", "JCGM 106:2012, guarded acceptance; chance by the normal law")
 
 
@@ -142,7 +142,7 @@ def judge_size(thread: Thread, bolt: ExternalLimits, found: Figure, spread: Figu
     elif size < low - kept:
         verdict = "size-small"
     off = size - (low + high) / 2
-    chance = class_chance("in its class, by its size", (high - low) / 2, off, spread.value, GUARDED)
+    chance = class_chance("chance of being in class, by size", (high - low) / 2, off, spread.value, GUARDED)
     nearest = min(abs(size - low), abs(size - high))
     return Sized(verdict, found, spread, chance, _tells(thread, nearest, spread) if verdict == "size-near" else "")
 
@@ -151,8 +151,8 @@ def _tells(thread: Thread, nearest_mm: float, spread: Figure) -> str:
     """What would tell of a size that lies only `nearest_mm` from a limit (millimetres). Source: practice."""
     wires = uncertainty(thread).value
     if wires < spread.value and nearest_mm > GUARD * wires:
-        return "Over three wires it would be told: they stray less."
-    return "Go and no-go rings would tell. Without them: leave a large one, and cut it again with the next setting."
+        return "Measure over three wires: they repeat better than anvils."
+    return "Go and no-go rings would decide. Without them: leave a large thread and cut it again with the next setting."
 
 
 def measured_size(thread: Thread, bolt: ExternalLimits, size: ThreadSize) -> Sized:
@@ -163,5 +163,5 @@ def measured_size(thread: Thread, bolt: ExternalLimits, size: ThreadSize) -> Siz
     if size.wire_mm is not None:
         found = pitch_diameter_under(thread, over, convert(size.wire_mm, "mm", thread.unit))
         return judge_size(thread, bolt, found, uncertainty(thread, micrometer))
-    found = Figure("pitch diameter, measured", over, thread.unit, "as it reads", PRACTICE, kind="typed")
+    found = Figure("pitch diameter, measured", over, thread.unit, "reading, corrected", PRACTICE, kind="typed")
     return judge_size(thread, bolt, found, anvils_uncertainty(micrometer))

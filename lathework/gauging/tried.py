@@ -29,12 +29,12 @@ class Tried:
 
 
 TRIED: Mapping[Gauge, Tried] = {
-    "": Tried("a nut", "a screw", NUT_VERDICTS, "nobody knows its size", 1 / 3, 1 / 4),
-    "known": Tried("a good nut", "a good screw", NUT_VERDICTS, "sound threads passed it before", 1 / 3, 1 / 8),
-    "small": Tried("a tight nut", "a large screw", NUT_VERDICTS, "tight: what binds may be right", -0.4, 1 / 4),
-    "worn": Tried("a worn nut", "a worn screw", NUT_VERDICTS, "what shakes may be right", 1.1, 1 / 4),
-    "limits": Tried("go and no-go rings", "go and no-go plug", LIMIT_VERDICTS, "by hand, never forced"),
-    "thread-micrometer": Tried("thread micrometer", "", (), "set to zero on its standard first"),
+    "": Tried("a nut", "a screw", NUT_VERDICTS, "size not known", 1 / 3, 1 / 4),
+    "known": Tried("a good nut", "a good screw", NUT_VERDICTS, "known good threads fit it", 1 / 3, 1 / 8),
+    "small": Tried("a tight nut", "a large screw", NUT_VERDICTS, "a thread that binds may still be right", -0.4, 1 / 4),
+    "worn": Tried("a worn nut", "a worn screw", NUT_VERDICTS, "a thread that shakes may still be right", 1.1, 1 / 4),
+    "limits": Tried("go and no-go rings", "go and no-go plug", LIMIT_VERDICTS, "turn by hand, do not force"),
+    "thread-micrometer": Tried("thread micrometer", "", (), "set it to zero on its standard first"),
 }
 
 

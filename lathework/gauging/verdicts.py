@@ -36,16 +36,16 @@ MEANINGS: dict[Verdict, VerdictMeaning] = {
     for one in (
         VerdictMeaning("will-not-start", "will not start", "over"),
         VerdictMeaning("binds", "starts, then binds", "over"),
-        VerdictMeaning("snug", "snug, turns by hand, no shake", "right"),
-        VerdictMeaning("slight-shake", "slight shake", "right"),
+        VerdictMeaning("snug", "snug, turns by hand, no play", "right"),
+        VerdictMeaning("slight-shake", "slight play", "right"),
         VerdictMeaning("loose", "loose", "under"),
-        VerdictMeaning("go-stops", "the go gauge stops", "over"),
-        VerdictMeaning("go-passes", "go runs home, no-go stops", "right"),
-        VerdictMeaning("no-go-passes", "the no-go gauge runs on too", "under"),
+        VerdictMeaning("go-stops", "go gauge stops", "over"),
+        VerdictMeaning("go-passes", "go gauge goes on, no-go stops", "right"),
+        VerdictMeaning("no-go-passes", "no-go gauge goes on too", "under"),
         VerdictMeaning("size-in", "measured: in its class", "right"),
         VerdictMeaning("size-large", "measured: too large", "over"),
         VerdictMeaning("size-small", "measured: too small", "under"),
-        VerdictMeaning("size-near", "measured: too near a limit to tell", "unclear"),
+        VerdictMeaning("size-near", "measured: too close to a limit to decide", "unclear"),
     )
 }
 """Of a bolt. Of a hole the same: with a screw that binds there is metal left in it."""

@@ -51,8 +51,8 @@ def over_wires_within(thread: Thread, wire: float, limits: ExternalLimits) -> tu
     """The least and the greatest measurement over wires of diameter `wire`, in the thread's unit, within `limits`."""
     band = limits.pitch_diameter
     return (
-        over_wires(thread, wire, band.minimum, "over the wires, at least"),
-        over_wires(thread, wire, band.maximum, "over the wires, at most"),
+        over_wires(thread, wire, band.minimum, "over the wires, minimum"),
+        over_wires(thread, wire, band.maximum, "over the wires, maximum"),
     )
 
 
@@ -95,7 +95,7 @@ def lead_angle_effect(thread: Thread, wire: float) -> Figure:
     half = math.radians(thread.form.angle_deg / 2)
     slope = thread.lead / (math.pi * thread.pitch_diameter)
     return Figure(
-        "lead angle, neglected",
+        "lead-angle effect",
         wire / 2 * slope**2 * math.cos(half) / math.tan(half),
         thread.unit,
         "wire ÷ 2 × (lead ÷ (π × pitch diameter))² × cos(a ÷ 2) × cot(a ÷ 2)",
@@ -125,7 +125,7 @@ def micrometer_target(limits: ExternalLimits) -> Figure:
         "thread micrometer, aim",
         band.middle,
         band.unit,
-        "(least + greatest) ÷ 2",
+        "(minimum + maximum) ÷ 2",
         band.source,
         (Given("least", band.minimum, band.unit), Given("greatest", band.maximum, band.unit)),
     )
@@ -136,21 +136,21 @@ def gauges(external: ExternalLimits | None, internal: InternalLimits | None) -> 
     out = []
     if external is not None:
         out += [
-            _gauge("ring, go", external.pitch_diameter, external.pitch_diameter.maximum, "greatest pitch diameter"),
-            _gauge("ring, no-go", external.pitch_diameter, external.pitch_diameter.minimum, "least pitch diameter"),
-            _gauge("plain ring, go", external.major, external.major.maximum, "greatest major"),
-            _gauge("plain ring, no-go", external.major, external.major.minimum, "least major"),
+            _gauge("ring, go", external.pitch_diameter, external.pitch_diameter.maximum, "maximum pitch diameter"),
+            _gauge("ring, no-go", external.pitch_diameter, external.pitch_diameter.minimum, "minimum pitch diameter"),
+            _gauge("plain ring, go", external.major, external.major.maximum, "maximum major"),
+            _gauge("plain ring, no-go", external.major, external.major.minimum, "minimum major"),
         ]
     if internal is not None:
         out += [
-            _gauge("plug, go", internal.pitch_diameter, internal.pitch_diameter.minimum, "least pitch diameter"),
-            _gauge("plug, no-go", internal.pitch_diameter, internal.pitch_diameter.maximum, "greatest pitch diameter"),
-            _gauge("plain plug, go", internal.minor, internal.minor.minimum, "least minor"),
-            _gauge("plain plug, no-go", internal.minor, internal.minor.maximum, "greatest minor"),
+            _gauge("plug, go", internal.pitch_diameter, internal.pitch_diameter.minimum, "minimum pitch diameter"),
+            _gauge("plug, no-go", internal.pitch_diameter, internal.pitch_diameter.maximum, "maximum pitch diameter"),
+            _gauge("plain plug, go", internal.minor, internal.minor.minimum, "minimum minor"),
+            _gauge("plain plug, no-go", internal.minor, internal.minor.maximum, "maximum minor"),
         ]
     return tuple(out)
 
 
 def _gauge(name: str, band: Band, value: float, words: str) -> Figure:
-    note = f"Class {band.class_name}; without the gauge maker's own tolerance."
+    note = f"Class {band.class_name}, without the gauge maker's own tolerance."
     return Figure(name, value, band.unit, words, band.source, (Given(words, value, band.unit),), note=note)

@@ -26,7 +26,7 @@ HOLE, DEEP, BLANK, BAR = (
 SPIGOT, SHANK, OUT, PLATE = (
     Span("A spigot", 2, 60),
     Span("A shank", 1, 60),
-    Span("What stands out", 5, 300),
+    Span("Stick-out", 5, 300),
     Span("A plate", 20, 300),
 )
 
@@ -52,108 +52,110 @@ class Holder:
     asks: tuple[AskedSize, ...]
 
 
-_SEAT = AskedSize("seat", "Hole of the stock measures", "5/8", "16", Extent(HOLE, optional=False))
+_SEAT = AskedSize("seat", "Bore of the die stock", "5/8", "16", Extent(HOLE, optional=False))
 HOLDERS: Mapping[HolderKind, Holder] = {
     one.code: one
     for one in (
         Holder(
             "die-holder",
             "die holder on a bar",
-            "slides on a bar in the tailstock, and takes one die, or another at its far end",
+            "Slides on a bar in the tailstock and takes one die, or a second one at the far end.",
             (
-                AskedSize("die", "The die measures across", "1", "25.4", Extent(ACROSS, optional=False)),
-                AskedSize("thick", "Its thickness", "3/8", "9.5", Extent(THICK, optional=False)),
-                AskedSize("other", "Another die at the far end, across", "none", "none", Extent(ACROSS)),
-                AskedSize("other_thick", "Thickness of that one", "none", "none", Extent(THICK)),
-                AskedSize("thread", "Largest thread", "1/2-13", "M12", Designation("the largest it cuts", "outside")),
+                AskedSize("die", "Die diameter", "1", "25.4", Extent(ACROSS, optional=False)),
+                AskedSize("thick", "Die thickness", "3/8", "9.5", Extent(THICK, optional=False)),
+                AskedSize("other", "Second die (other end), diameter", "none", "none", Extent(ACROSS)),
+                AskedSize("other_thick", "Second die, thickness", "none", "none", Extent(THICK)),
+                AskedSize("thread", "Largest thread", "1/2-13", "M12", Designation("largest thread to cut", "outside")),
                 AskedSize("longest", "Longest thread", "1-1/2", "40", Extent(SWALLOWS, optional=False)),
-                AskedSize("bar", "The bar measures", "3/4", "20", Extent(BAR, optional=False)),
-                AskedSize("key", "Keyed to the bar, a key of", "none", "none", Extent(KEY)),
+                AskedSize("bar", "Bar diameter", "3/4", "20", Extent(BAR, optional=False)),
+                AskedSize("key", "Key width", "none", "none", Extent(KEY)),
             ),
         ),
         Holder(
             "floating",
             "floating die holder",
-            "lets the die find the axis of the work, where the tailstock does not quite",
+            "Lets the die find the axis of the work if the tailstock is slightly off.",
             (
-                AskedSize("die", "The die measures across", "1", "30", Extent(ACROSS, optional=False)),
-                AskedSize("thick", "Its thickness", "3/8", "11", Extent(THICK, optional=False)),
-                AskedSize("thread", "Largest thread", "1/2-13", "M12", Designation("the largest it cuts", "outside")),
+                AskedSize("die", "Die diameter", "1", "30", Extent(ACROSS, optional=False)),
+                AskedSize("thick", "Die thickness", "3/8", "11", Extent(THICK, optional=False)),
+                AskedSize("thread", "Largest thread", "1/2-13", "M12", Designation("largest thread to cut", "outside")),
                 AskedSize("longest", "Longest thread", "1-1/2", "40", Extent(SWALLOWS, optional=False)),
-                AskedSize("bar", "The bar measures", "3/4", "20", Extent(BAR, optional=False)),
+                AskedSize("bar", "Bar diameter", "3/4", "20", Extent(BAR, optional=False)),
             ),
         ),
         Holder(
             "die-stock",
             "die stock",
-            "takes one large die, with two handles screwed into a ring",
+            "A ring for one large die, with two screwed-in handles.",
             (
-                AskedSize("die", "The die measures across", "2", "50", Extent(ACROSS, optional=False)),
-                AskedSize("thick", "Its thickness", "5/8", "16", Extent(THICK, optional=False)),
-                AskedSize("thread", "Largest thread", "1-8", "M24", Designation("the largest it cuts", "outside")),
+                AskedSize("die", "Die diameter", "2", "50", Extent(ACROSS, optional=False)),
+                AskedSize("thick", "Die thickness", "5/8", "16", Extent(THICK, optional=False)),
+                AskedSize("thread", "Largest thread", "1-8", "M24", Designation("largest thread to cut", "outside")),
             ),
         ),
         Holder(
             "guide-bush",
             "guide bush",
-            "runs on the blank ahead of the die, and keeps a long thread straight",
+            "Runs on the blank ahead of the die and keeps a long thread straight.",
             (
-                AskedSize("thread", "Thread", "3/8-16", "M10", Designation("the thread it guides", "outside")),
+                AskedSize("thread", "Thread", "3/8-16", "M10", Designation("thread to guide", "outside")),
                 _SEAT,
-                AskedSize("deep", "Its depth, down to the die", "3/8", "10", Extent(DEEP)),
-                AskedSize("blank", "The blank measures", "as usual", "as usual", Extent(BLANK)),
+                AskedSize("deep", "Depth of the bore, down to the die", "3/8", "10", Extent(DEEP)),
+                AskedSize("blank", "Blank diameter", "standard", "standard", Extent(BLANK)),
             ),
         ),
         Holder(
             "bush-set",
             "set of guide bushes",
-            "is a bush for each thread, all for one stock",
+            "One bush for each thread, all for the same die stock.",
             (
-                AskedSize("threads", "Threads, with commas", "1/4-20, 3/8-16", "M6, M8, M10", Text(required=True)),
+                AskedSize(
+                    "threads", "Threads, separated by commas", "1/4-20, 3/8-16", "M6, M8, M10", Text(required=True)
+                ),
                 _SEAT,
-                AskedSize("deep", "Its depth, down to the die", "3/8", "10", Extent(DEEP)),
+                AskedSize("deep", "Depth of the bore, down to the die", "3/8", "10", Extent(DEEP)),
             ),
         ),
         Holder(
             "sleeve",
             "sleeve for a plain die stock",
-            "lets a stock slide square on a bar in the tailstock",
+            "Lets a die stock slide squarely on a bar in the tailstock.",
             (
-                AskedSize("bar", "The bar measures", "1/2", "12", Extent(BAR, optional=False)),
+                AskedSize("bar", "Bar diameter", "1/2", "12", Extent(BAR, optional=False)),
                 _SEAT,
-                AskedSize("spigot", "The spigot goes in by", "1/4", "6", Extent(SPIGOT, optional=False)),
+                AskedSize("spigot", "Spigot length", "1/4", "6", Extent(SPIGOT, optional=False)),
             ),
         ),
         Holder(
             "taper-bar",
             "bar on a taper",
-            "sits in the tailstock, and holders slide on it",
+            "Fits the tailstock; holders slide on it.",
             (
-                AskedSize("taper", "Taper of the tailstock", "MT2", "MT2", Text(required=True)),
-                AskedSize("bar", "The holder's bore measures", "3/4", "20", Extent(BAR, optional=False)),
-                AskedSize("out", "The bar stands out", "4", "100", Extent(OUT, optional=False)),
+                AskedSize("taper", "Tailstock taper", "MT2", "MT2", Text(required=True)),
+                AskedSize("bar", "Bore of the holder", "3/4", "20", Extent(BAR, optional=False)),
+                AskedSize("out", "Bar overhang", "4", "100", Extent(OUT, optional=False)),
             ),
         ),
         Holder(
             "tap-holder",
             "tap holder on a bar",
-            "slides and turns on a bar in the tailstock, and keeps a tap straight",
+            "Slides and turns on a bar in the tailstock and keeps a tap straight.",
             (
-                AskedSize("shank", "Shank of the tap measures", "3/8", "9", Extent(SHANK, optional=False)),
-                AskedSize("bar", "The bar measures", "1/2", "12", Extent(BAR, optional=False)),
+                AskedSize("shank", "Tap shank diameter", "3/8", "9", Extent(SHANK, optional=False)),
+                AskedSize("bar", "Bar diameter", "1/2", "12", Extent(BAR, optional=False)),
             ),
         ),
         Holder(
             "backplate",
             "backplate",
-            "goes between the nose of a spindle and a die head or a chuck",
+            "Fits between a spindle nose and a die head or a chuck.",
             (
-                AskedSize("thread", "Thread of the nose", "1-1/2-8 UN", "M39x4", Designation("the nose's", "inside")),
-                AskedSize("plain", "Its plain register measures", "none", "none", Extent(PLATE)),
-                AskedSize("plain_long", "How long that is", "none", "none", Extent(DEEP)),
-                AskedSize("seat", "Recess of the head measures", "2-1/2", "65", Extent(PLATE, optional=False)),
-                AskedSize("deep", "How deep that is", "1/8", "4", Extent(DEEP, optional=False)),
-                AskedSize("wide", "The head is across", "4", "100", Extent(PLATE, optional=False)),
+                AskedSize("thread", "Spindle nose thread", "1-1/2-8 UN", "M39x4", Designation("the nose's", "inside")),
+                AskedSize("plain", "Register diameter", "none", "none", Extent(PLATE)),
+                AskedSize("plain_long", "Register length", "none", "none", Extent(DEEP)),
+                AskedSize("seat", "Recess diameter in the head", "2-1/2", "65", Extent(PLATE, optional=False)),
+                AskedSize("deep", "Recess depth", "1/8", "4", Extent(DEEP, optional=False)),
+                AskedSize("wide", "Head diameter", "4", "100", Extent(PLATE, optional=False)),
             ),
         ),
     )

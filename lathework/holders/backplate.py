@@ -47,7 +47,7 @@ def _flange(thread: Thread, register_mm: float, spigot_mm: float, across_mm: flo
         "outside": across_mm,
         "least": LEAST_FLANGE_MM,
     }
-    formula = "greatest of (0.8 × nose's thread + register long − spigot long, 0.12 × outside, least)"
+    formula = "largest of (0.8 × nose's thread + register long − spigot long, 0.12 × outside, least)"
     engaged = ENGAGED * thread.major_mm + register_mm - spigot_mm
     thick = max(engaged, STIFF * across_mm, LEAST_FLANGE_MM)
     return own.of("flange", worked("flange thick", thick, own.unit, formula, given, fine=False))
@@ -56,26 +56,27 @@ def _flange(thread: Thread, register_mm: float, spigot_mm: float, across_mm: flo
 def _against(
     thread: Thread, seat: Length, across: Length, wall: Figure, register: bool, flange: Figure, spigot: Figure
 ) -> Iterator[Notice]:
-    yield from thin_wall(wall, "seat", "an adapter between, or a plain plate with its register turned on the outside.")
+    yield from thin_wall(wall, "seat", "use an adapter, or a plain plate with its register turned on the outside.")
     if across.mm <= seat.mm + 2 * LEAST_FLANGE_MM:
-        yield Notice("no-face", "wide", "Hardly any face is left round the spigot for the head to be bolted to.")
+        yield Notice("no-face", "wide", "There is hardly any face round the spigot to bolt the head to.")
     if not register:
         text = (
-            "Without the nose's plain register it centres on its thread alone: measure the register, bore it to slide."
+            "Without the plain register of the nose it is centred only by its thread. Measure the register "
+            "and bore the plate to slide on it."
         )
         yield Notice("no-register", "plain", text)
     if mm_of(flange) + mm_of(spigot) < ENGAGED * thread.major_mm - 1e-6:
-        yield Notice("short-thread", "flange", "Less of the nose is screwed in than eight tenths of its diameter.")
+        yield Notice("short-thread", "flange", "The nose is screwed in by less than eight tenths of its diameter.")
 
 
 _WHY = (
-    "It goes into the head's recess by hand, without shake: it alone centres the head.",
-    "Short of the bottom, so that the face takes the head, not the spigot.",
-    "Enough thread on the nose, and stiff enough for the bolts.",
-    "As the head or the chuck is.",
-    "The register centres it on the spindle, the thread only pulls it home.",
-    "What is left round the nose under the spigot.",
-    "A slug, or a casting: what its face and edge take to clean up.",
+    "It fits the recess of the head by hand, without play: it alone centres the head.",
+    "It stops short of the bottom, so that the head sits on the face, not on the spigot.",
+    "Enough thread on the nose, and thick enough for the bolts.",
+    "The diameter of the head or the chuck.",
+    "The register centres it on the spindle; the thread only pulls it tight.",
+    "The wall that is left round the nose under the spigot.",
+    "A sawn slug or a casting, with enough to clean up its face and edge.",
 )
 """Why spigot, its length, flange, outside, register, wall and bar are what they are (practice)."""
 OVERRULES = {"flange thick": "flange"}

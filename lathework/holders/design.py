@@ -104,7 +104,7 @@ def worked(
 def fitted(limits: Limits, unit: LengthUnit, name: str = "") -> Figure:
     """What is aimed at for a fit, by `name` where it has one here, with the limits that it may come out between."""
     least, most = (length_text(convert(mm, "mm", unit), unit) for mm in (limits.low_mm, limits.high_mm))
-    note = f"{limits.aim.note} At least {least}, at most {most} {unit}."
+    note = f"{limits.aim.note} Between {least} and {most} {unit}."
     return replace(limits.aim, name=name or limits.aim.name, note=note)
 
 
@@ -148,4 +148,4 @@ def thin_wall(wall: Figure, field: str, larger: str) -> Sequence[Notice]:
     """What is against a hole that leaves too little round it."""
     if convert(wall.value, "in" if wall.unit == "in" else "mm", "mm") >= LEAST_WALL_MM:
         return ()
-    return (Notice("thin-wall", field, f"Less than {LEAST_WALL_MM:g} mm of metal is left round the hole: {larger}"),)
+    return (Notice("thin-wall", field, f"The wall round the hole is thinner than {LEAST_WALL_MM:g} mm: {larger}"),)

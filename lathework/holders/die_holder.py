@@ -75,11 +75,13 @@ def _across(widest: Length, unit: LengthUnit) -> Figure:
 
 def _against(pockets: Sequence[Pocket], guide_mm: float, thread: Thread, wall: Figure) -> Iterator[Notice]:
     for pocket in pockets:
-        yield from pocket.against("a thinner bar for it.")
+        yield from pocket.against("use a thinner bar.")
     if guide_mm < thread.major_mm + OVER_THREAD_MM:
-        text = f"{thread.designation} does not go through the bore of the bar: a thicker bar, or a smaller thread."
+        text = (
+            f"{thread.designation} does not pass through the bore of the bar: use a thicker bar, or a smaller thread."
+        )
         yield Notice("bore-under-thread", "bar", text)
-    yield from thin_wall(wall, "die", "a larger body.")
+    yield from thin_wall(wall, "die", "make the body larger.")
 
 
 def _windows(pocket: Pocket, across: Figure) -> Iterator[tuple[Dimensioned, Bored]]:
@@ -88,34 +90,36 @@ def _windows(pocket: Pocket, across: Figure) -> Iterator[tuple[Dimensioned, Bore
         return
     unit, lengths = pocket.unit, {"die's diameter": pocket.across.mm, "room deep": CHIP_DEEP_MM}
     wide = min(WINDOW_SHARE * pocket.across.mm, CHIP_DEEP_MM)
-    told = worked("chip windows", wide, unit, "least of (0.3 × die's diameter, room deep)", lengths)
+    told = worked("chip windows", wide, unit, "smallest of (0.3 × die's diameter, room deep)", lengths)
     wall = (mm_of(across) - mm_of(pocket.room)) / 2 + OVER_THREAD_MM
     at = mm_of(pocket.deep) + CHIP_DEEP_MM / 2
     place, deep = (convert(mm, "mm", unit) for mm in (at, wall))
     hole = Bored(told.value, end="across", at=place, deep=deep, round=WINDOWS)
-    yield Dimensioned(told, "Three round the room behind the die: chips fall out, and oil gets in."), hole
+    yield Dimensioned(told, "Three, round the room behind the die: chips fall out and oil gets in."), hole
 
 
 def _slips(across: Figure, thread: Thread, metal: Material, unit: LengthUnit) -> Dimensioned:
     """What a hand bears on the body before it slips, beside what the die wants."""
     wide, wants = convert(across.value, unit, "mm"), cutting_torque(thread, metal.cutting_force).value
-    inputs = (Given("grip of a hand", GRIP_N, "N"), Given("body across", wide, "mm"))
+    inputs = (Given("hand grip", GRIP_N, "N"), Given("body across", wide, "mm"))
     slips = Figure(
-        "slips in the hand at", GRIP_N * wide / 2000, "N m", "grip of a hand × body across ÷ 2000", PRACTICE, inputs
+        "slips in your hand at", GRIP_N * wide / 2000, "N m", "hand grip × body across ÷ 2000", PRACTICE, inputs
     )
-    bar = "the hand alone holds it" if wants < slips.value else "a tommy bar, let go in time, holds it"
-    return Dimensioned(slips, f"A sharp die wants about {wants:.1f} N m for {thread.designation}: {bar}.")
+    bar = "you can hold it by hand" if wants < slips.value else "hold it with a tommy bar and let go in time"
+    return Dimensioned(slips, f"A sharp {thread.designation} die takes about {wants:.1f} N m: {bar}.")
 
 
 def _body(guide: Figure, long: Figure, across: Figure, widest: Length, unit: LengthUnit) -> tuple[Dimensioned, ...]:
     """The dimensions of the body, its wall and its bar the last."""
     wall = wall_of(convert(across.value, unit, "mm"), widest.mm, unit)
     return (
-        Dimensioned(guide, "It slides on the bar without shake; the bar is drawn back as the thread comes through."),
-        Dimensioned(long, "The longest thread has room, and two diameters of the bar are always in it.", "long"),
-        Dimensioned(across, "Metal beside the pocket for the screws.", "across"),
-        Dimensioned(wall, "What is left beside the die."),
-        Dimensioned(bar_for(across, unit), "So much bar that its skin goes."),
+        Dimensioned(guide, "It slides on the bar without play. Draw the bar back as the thread comes through."),
+        Dimensioned(
+            long, "There is room for the longest thread, and two diameters of the bar are always inside.", "long"
+        ),
+        Dimensioned(across, "Enough metal beside the pocket for the screws.", "across"),
+        Dimensioned(wall, "The wall that is left beside the die."),
+        Dimensioned(bar_for(across, unit), "Bar size with enough left to clean up the skin."),
     )
 
 
@@ -182,10 +186,10 @@ def _key_told(key: Length | None, bar: Length, unit: LengthUnit) -> Iterator[Dim
     sits = key_in(bar.mm, key.mm)
     shaft, hub = in_shaft(bar.mm, sits, unit)["left"], in_hub(bar.mm, sits, unit)["over"]
     yield Dimensioned(
-        replace(shaft, name="bar's keyway to the side opposite"), "Half of the key in the bar: milled there."
+        replace(shaft, name="bar's keyway to the side opposite"), "Half of the key sits in the bar: mill this keyway."
     )
     yield Dimensioned(
-        replace(hub, name="over bore and keyway"), "The other half in the holder: it slides, and cannot turn."
+        replace(hub, name="over bore and keyway"), "The other half sits in the holder, which slides but cannot turn."
     )
 
 
@@ -194,14 +198,14 @@ def _key_against(key: Length | None, bar: Length, across: Figure) -> Iterator[No
     if key is None:
         return
     if key.mm > WIDEST * bar.mm:
-        yield Notice("wide-key", "key", f"A key of {key.typed} in a bar of {bar.typed}: half of it at most.")
+        yield Notice("wide-key", "key", f"A {key.typed} key is too wide for a {bar.typed} bar: at most half of it.")
         return
     left = (mm_of(across) - bar.mm) / 2 - key_in(bar.mm, key.mm).hub_mm
     if left < LEAST_OVER_KEY_MM:
         yield Notice(
             "thin-over-key",
             "key",
-            f"Only {max(0.0, left):.1f} mm of the holder is left over its keyway: a larger body.",
+            f"Only {max(0.0, left):.1f} mm of the holder is left over its keyway: make the body larger.",
         )
 
 

@@ -32,7 +32,7 @@ DRAWN_OVER_RING = 1.5
 LONGEST_ARM_MM = 400.0
 """Longer handles than this and the thread is better roughed out first (practice)."""
 SQUARE_OFF = "90° from the split of the die, for the handles"
-FINISHED = "{screws} A little thread-locking compound on the handles, by its data sheet, or a peen, keeps them in."
+FINISHED = "{screws} Secure the handles with a little thread-locking compound (follow its data sheet), or peen them."
 
 
 def _across(pocket: Pocket, thread: Thread, unit: LengthUnit) -> Figure:
@@ -46,7 +46,7 @@ def _thick(pocket: Pocket, thread: Thread, unit: LengthUnit) -> Figure:
     deep, wide = mm_of(pocket.deep), thread.major_mm
     lengths = {"pocket deep": deep, "lip": LIP_THICK_MM, "handle's thread": wide, "beside it": BESIDE_HANDLE_MM}
     thick = max(deep + LIP_THICK_MM, wide + 2 * BESIDE_HANDLE_MM)
-    formula = "greatest of (pocket deep + lip, handle's thread + 2 × beside it)"
+    formula = "largest of (pocket deep + lip, handle's thread + 2 × beside it)"
     return worked("ring thick", thick, unit, formula, lengths, fine=False)
 
 
@@ -57,16 +57,16 @@ def _against(pocket: Pocket, handles: Handles, across: Figure) -> Iterator[Notic
         yield Notice(
             "thin-wall",
             "across",
-            f"The handles are screwed in by {wall:.1f} mm only, less than a diameter: a larger ring.",
+            f"The handles are screwed in by only {wall:.1f} mm, less than their diameter: make the ring larger.",
         )
     if mm_of(handles.arm) > LONGEST_ARM_MM:
-        text = "Handles as long as that say that the thread is too much for a die at once: rough it out first."
+        text = "If the handles must be this long, the thread is too heavy for one pass with a die: rough it out first."
         yield Notice("long-handles", "thread", text)
     if handles.bends:
-        text = f"Even handles of {handles.thread.designation} bend at this torque: rough the thread out first."
+        text = f"Even {handles.thread.designation} handles bend at this torque: rough the thread out first."
         yield Notice("handles-bend", "thread", text)
     if mm_of(handles.rod) <= handles.thread.major_mm:
-        yield Notice("no-shoulder", "rod", "The rod is no thicker than its thread: it has no shoulder to stop on.")
+        yield Notice("no-shoulder", "rod", "The rod is not thicker than its thread: it has no shoulder to stop on.")
 
 
 def _lying(pocket: Pocket, way: Figure, across: Figure, thick: Figure, handles: Handles) -> tuple[Lying, ...]:
@@ -85,21 +85,21 @@ def _lying(pocket: Pocket, way: Figure, across: Figure, thick: Figure, handles: 
 
 
 _WHY = (
-    "Twice that of a sharp die, well oiled: what the hands must bring.",
-    "Two hands that pull about 200 N each.",
-    "Past the chip holes of the die, and past the thread.",
-    "Wall enough for the handles to be screwed in by a diameter and a quarter.",
-    "The die has a lip to press on, the handles metal on both sides.",
-    "It stops on its shoulder, and does not bend where the thread ends.",
-    "Screwed in short of the pocket: a handle that touches the die pushes it out of round.",
-    "So much bar that its skin goes.",
+    "Twice the torque of a sharp, well-oiled die: your hands must supply it.",
+    "Two hands, each pulling about 200 N.",
+    "Clears the chip holes of the die, and the thread.",
+    "Enough wall to screw the handles in by one and a quarter diameters.",
+    "The die has a lip to sit on, and the handles have metal on both sides.",
+    "It stops on its shoulder and does not bend where the thread ends.",
+    "It ends short of the pocket: a handle that touches the die pushes it out of round.",
+    "Bar size with enough left to clean up the skin.",
 )
 """Why torque, arm, way, ring across and thick, rod, handle and bar are what they are (practice)."""
 OVERRULES = {
     "handle from the axis": "arm",
     "ring across": "across",
     "ring thick": "thick_ring",
-    "handle's rod": "rod",
+    "handle rod": "rod",
 }
 
 

@@ -33,18 +33,24 @@ SHANK_MM, ROUND_DIE_MM, LIP_THICK_MM = 6.0, 12.0, 4.0
 BEARS = 2.0
 """How many of its diameters the body bears on its bar (practice)."""
 SCREWED = (
-    "Three M5 shoulder screws on a circle of {circle}, a third of a turn apart and clear of the die's own: holes of "
-    "{hole} through the head, M5 into the body. The shoulders stand a hair proud, so that the head is free. {screws}"
+    "Fit three M5 shoulder screws on a {circle} circle, 120° apart and clear of the die's own screws: {hole} "
+    "holes through the head, M5 into the body. Leave the shoulders slightly proud so that the head is free. "
+    "{screws}"
 )
 
 
 def _against(pocket: Pocket, bore: Figure, thread: Thread, play: Figure) -> Iterator[Notice]:
     yield from pocket.against(LARGER_DIE)
     if mm_of(bore) < thread.major_mm + OVER_THREAD_MM:
-        text = f"{thread.designation} does not go through the bore of the bar: a thicker bar, or a smaller thread."
+        text = (
+            f"{thread.designation} does not pass through the bore of the bar: use a thicker bar, or a smaller thread."
+        )
         yield Notice("bore-under-thread", "bar", text)
     if mm_of(play) > MOST_PLAY_MM:
-        text = f"With more than {MOST_PLAY_MM:g} mm to any side the die hangs down before it starts: less play."
+        text = (
+            f"With more than {MOST_PLAY_MM:g} mm of play to each side the die hangs down before it starts. Allow "
+            "less play."
+        )
         yield Notice("much-play", "play", text)
 
 
@@ -102,15 +108,15 @@ def floating_holder(
 
 
 _WHY = (
-    "The die finds the axis of the work, where the tailstock does not quite: it cuts where it starts.",
-    "Past the chip holes of the die, and past the thread.",
-    "The die has a lip to press on.",
-    "Room for the die's own screws and for those that hold the head.",
+    "The die finds the axis of the work even if the tailstock is slightly off: it cuts where it starts.",
+    "Clears the chip holes of the die, and the thread.",
+    "The die has a lip to sit on.",
+    "Room for the die's own screws and for the screws that hold the head.",
     "Midway in the metal round the die.",
-    "The shank of the screw and the play to every side: it carries the head round, and lets it float.",
-    "The body slides on the bar without shake.",
-    "The longest thread has room, and two diameters of the bar are always in it.",
-    "So much bar that its skin goes.",
+    "The shank of the screw plus the play on each side: the screw drives the head and lets it float.",
+    "The body slides on the bar without play.",
+    "There is room for the longest thread, and two diameters of the bar are always inside.",
+    "Bar size with enough left to clean up the skin.",
 )
 """Why play, way, head, its diameter, circle, holes, bore, length and bar are what they are (practice)."""
 

@@ -71,7 +71,7 @@ def _long(blank_mm: float, unit: LengthUnit) -> Figure:
         "guides over",
         max(LONG * blank, least),
         unit,
-        "greatest of (1.25 × blank, collar and seat)",
+        "largest of (1.25 × blank, collar and seat)",
         PRACTICE,
         (Given("blank", blank, unit), Given("collar and seat", least, unit)),
         fine=False,
@@ -85,7 +85,10 @@ def _body(long: Figure, deep: Length | None, unit: LengthUnit) -> Figure:
     value, formula = long.value - collar, "guides over − collar"
     if deep is not None:
         hole = convert(deep.value, deep.unit, unit)
-        value, formula = min(value, hole - shy), "least of (guides over − collar, depth of the hole − clear of the die)"
+        value, formula = (
+            min(value, hole - shy),
+            "smallest of (guides over − collar, depth of the hole − clear of the die)",
+        )
         inputs += [Given("depth of the hole", hole, unit), Given("clear of the die", shy, unit)]
     return Figure("goes into the stock", value, unit, formula, PRACTICE, tuple(inputs), fine=False)
 
@@ -96,7 +99,7 @@ def _collar(long: Figure, body: Figure, unit: LengthUnit) -> Figure:
         "collar thick",
         max(least, long.value - body.value),
         unit,
-        "greatest of (least collar, guides over − goes into the stock)",
+        "largest of (least collar, guides over − goes into the stock)",
         PRACTICE,
         (
             Given("least collar", least, unit),
@@ -113,37 +116,40 @@ def _across(seat: Length, unit: LengthUnit) -> Figure:
         "collar across",
         hole + 2 * lip,
         unit,
-        "hole of the stock + 2 × lip",
+        "bore of the stock + 2 × lip",
         PRACTICE,
-        (Given("hole of the stock", hole, unit), Given("lip", lip, unit)),
+        (Given("bore of the stock", hole, unit), Given("lip", lip, unit)),
     )
 
 
 def _against(wall: Figure, body: Figure, bore: Figure, blank_mm: float, deep: Length | None) -> Iterator[Notice]:
     unit: LengthUnit = "in" if body.unit == "in" else "mm"
-    yield from thin_wall(wall, "seat", "a stock with a larger hole, or this one bored out.")
+    yield from thin_wall(wall, "seat", "use a stock with a larger hole, or bore this one out.")
     if convert(body.value, unit, "mm") < COLLAR_MM:
-        yield Notice("shallow-seat", "deep", "It hardly goes into the stock, and will tip: bore the hole deeper.")
+        yield Notice(
+            "shallow-seat", "deep", "It goes only a little way into the stock and will tip. Bore the hole deeper."
+        )
     if deep is None:
         text = (
-            "How deep is the hole of the stock, down to the die? A bush that reaches the die pushes it out of its seat."
+            "Give the depth of the bore in the stock, down to the die. A bush that reaches the die pushes it "
+            "out of its seat."
         )
         yield Notice("not-measured", "deep", text)
     loose = convert(bore.value, unit, "mm") - blank_mm
     if loose > DRILL_LOOSE_MM:
-        text = f"The nearest drill leaves the blank {loose:.2f} mm loose: ream it, or turn the blank to suit."
+        text = f"With the nearest drill the blank has {loose:.2f} mm of play. Ream the hole, or turn the blank to suit."
         yield Notice("loose-bush", "blank", text)
 
 
 _WHY = (
-    "It runs on the blank with room for oil: tighter it binds on chips, looser it does not guide.",
-    "It slides into the stock's hole without shake: what shakes there shakes the thread.",
-    "A diameter and a quarter guides; under one it tips.",
-    "It stays clear of the die: one that reaches the die pushes it out of its seat.",
+    "It runs on the blank with room for oil. Any tighter and it binds on chips; any looser and it does not guide.",
+    "It slides into the bore of the stock without play: play here makes the thread wobble.",
+    "One and a quarter diameters guide it; under one diameter it tips.",
+    "It stays clear of the die: a bush that reaches the die pushes it out of its seat.",
     "It stops on the face of the stock, never on the die.",
-    "A lip all round, to stop on and to hold it by.",
-    "What is left round the hole.",
-    "So much bar that its skin goes.",
+    "A lip all round, to stop it and to hold it by.",
+    "The wall that is left round the hole.",
+    "Bar size with enough left to clean up the skin.",
 )
 """Why bore, outside, length, body, collar and its diameter, wall and bar are what they are (practice)."""
 

@@ -46,7 +46,7 @@ class Handles:
 def _torque(thread: Thread, metal: Material) -> Figure:
     sharp = cutting_torque(thread, metal.cutting_force)
     inputs = (Given("sharp die's torque", sharp.value, "N m"), Given("dull", DULL))
-    return Figure("a dull die wants", sharp.value * DULL, "N m", "sharp die's torque × dull", PRACTICE, inputs)
+    return Figure("torque of a dull die", sharp.value * DULL, "N m", "sharp die's torque × dull", PRACTICE, inputs)
 
 
 def _arm(torque: Figure, die_mm: float, unit: LengthUnit) -> Figure:
@@ -54,11 +54,13 @@ def _arm(torque: Figure, die_mm: float, unit: LengthUnit) -> Figure:
     by_force, least = 1000 * torque.value / (2 * PULL_N), LEAST_ARM * die_mm
     inputs = (
         Given("torque", torque.value, "N m"),
-        Given("pull of a hand", PULL_N, "N"),
+        Given("pull of one hand", PULL_N, "N"),
         Given("die's diameter", convert(die_mm, "mm", unit), unit),
     )
-    scale = "1000 × torque ÷ (2 × pull of a hand)" if unit == "mm" else "1000 ÷ 25.4 × torque ÷ (2 × pull of a hand)"
-    formula = f"greatest of ({scale}, 2.5 × die's diameter)"
+    scale = (
+        "1000 × torque ÷ (2 × pull of one hand)" if unit == "mm" else "1000 ÷ 25.4 × torque ÷ (2 × pull of one hand)"
+    )
+    formula = f"largest of ({scale}, 2.5 × die's diameter)"
     return Figure("handle from the axis", convert(max(by_force, least), "mm", unit), unit, formula, PRACTICE, inputs)
 
 
@@ -74,7 +76,7 @@ def _screwed(torque: Figure, arm_mm: float, ring_mm: float, unit: LengthUnit) ->
 def _rod(thread: Thread, unit: LengthUnit) -> Figure:
     step, across = STEPS[unit], convert(thread.major_mm, "mm", unit)
     return Figure(
-        "handle's rod",
+        "handle rod",
         step * math.ceil(ROD_MORE * across / step - 1e-9),
         unit,
         "next whole of (1.3 × handle's thread ÷ step of bars) × step of bars",
@@ -95,7 +97,7 @@ def handle_long(handles: Handles, across: Figure, unit: LengthUnit) -> Figure:
     """How long a handle is in all, for a ring so wide, told in `unit`."""
     inside, short = (ENGAGED * convert(handles.thread.major_mm, "mm", unit), convert(SHORT_MM, "mm", unit))
     return Figure(
-        "handle long",
+        "handle length",
         handles.arm.value - across.value / 2 + inside - short,
         unit,
         "handle from the axis − ring across ÷ 2 + screwed in − clear of the pocket",

@@ -35,7 +35,7 @@ SCREWS = (
     "Screws of the {which}: a pointed one over the split opens it; those 45° beside the split close it, and with the "
     "two across from them keep it central."
 )
-LARGER_DIE = "a thread so large wants a larger die."
+LARGER_DIE = "this thread needs a larger die."
 LOOKALIKES = ((20.0, 20.6375, "13/16"), (25.0, 25.4, "1"), (38.0, 38.1, "1-1/2"), (50.0, 50.8, "2"))
 """Metric dies that are taken for inch ones: both diameters in millimetres, the inch one by name (ISO 2568)."""
 _NEAR_MM = 0.15
@@ -45,7 +45,7 @@ def way_through(die: Length, thread: Thread, unit: LengthUnit) -> Figure:
     """The hole behind a `die` in a ring, told in `unit`: past its chip holes, and past the thread. Source: practice."""
     lengths = {"die's diameter": die.mm, "thread": thread.major_mm, "over it": OVER_THREAD_MM}
     across = max(CHIP_SHARE * die.mm, thread.major_mm + OVER_THREAD_MM)
-    return worked("way through", across, unit, "greatest of (0.75 × die's diameter, thread + over it)", lengths)
+    return worked("way through", across, unit, "largest of (0.75 × die's diameter, thread + over it)", lengths)
 
 
 @dataclass(frozen=True, slots=True)
@@ -92,10 +92,10 @@ class Pocket:
     @property
     def dimensions(self) -> Iterator[Dimensioned]:
         """Its dimensions, with their reasons."""
-        yield Dimensioned(self.bore, "The die drops in and can be turned, and does not shake.")
-        yield Dimensioned(self.deep, "The die stands a hair proud: what presses on it presses it home.")
+        yield Dimensioned(self.bore, "The die drops in and can be turned, without play.")
+        yield Dimensioned(self.deep, "The die is slightly proud, so that whatever presses on it presses it home.")
         if self.widened:
-            yield Dimensioned(self.room, "Past the chip holes of the die, so that chips fall free.")
+            yield Dimensioned(self.room, "Clears the chip holes of the die, so that chips fall free.")
 
     @property
     def holes(self) -> Iterator[Bored]:
@@ -117,7 +117,7 @@ class Pocket:
         for metric, inch, name in LOOKALIKES:
             off = abs(self.across.mm - metric)
             if off < _NEAR_MM and off < abs(self.across.mm - inch):
-                text = f"A {name} in die is {inch:g} mm and does not go into this: is the {self.word} {metric:g} mm?"
+                text = f"A {name} in die is {inch:g} mm and does not fit here. Is it a {metric:g} mm {self.word}?"
                 yield Notice(f"near-size-{field}", field, text)
 
     @property

@@ -44,29 +44,29 @@ def _across(seat: Length, unit: LengthUnit) -> Figure:
         "body across",
         hole + more,
         unit,
-        "hole of the stock + shoulder on both sides",
+        "bore of the stock + shoulder on both sides",
         PRACTICE,
-        (Given("hole of the stock", hole, unit), Given("shoulder on both sides", more, unit)),
+        (Given("bore of the stock", hole, unit), Given("shoulder on both sides", more, unit)),
     )
 
 
 def _against(wall: Figure, body: Figure, bar: Length) -> Iterator[Notice]:
-    yield from thin_wall(wall, "seat", "a thinner bar, or a stock with a larger hole.")
+    yield from thin_wall(wall, "seat", "use a thinner bar, or a stock with a larger hole.")
     if body.value <= 0:
-        yield Notice("no-body", "spigot", "The spigot is as long as the whole sleeve: nothing is left to slide on.")
+        yield Notice("no-body", "spigot", "The spigot is as long as the whole sleeve: no bearing length is left.")
     if bar.mm < LEAST_BORE_MM:
-        text = f"No boring tool goes into a hole under {LEAST_BORE_MM:g} mm: take a thicker bar, or drill and ream it."
+        text = f"A boring tool does not fit a hole under {LEAST_BORE_MM:g} mm: use a thicker bar, or drill and ream it."
         yield Notice("small-bore", "bar", text)
 
 
 _WHY = (
-    "It slides on the bar without shake, so that the die stays on the axis.",
-    "Pushed into the stock's hole by hand, and it stays.",
+    "It slides on the bar without play, so that the die stays on the axis.",
+    "Push it into the bore of the stock by hand: it should stay there.",
     "Two diameters of the bar keep it from tipping.",
-    "What slides behind the stock, and what a hand holds.",
-    "A shoulder for the stock to stop on, square to the bore: turned in one holding.",
-    "What is left round the bar in the spigot.",
-    "So much bar that its skin goes.",
+    "The bearing length behind the stock, and the grip for your hand.",
+    "A shoulder for the stock to stop on, square to the bore: turn both in one set-up.",
+    "The wall that is left round the bar in the spigot.",
+    "Bar size with enough left to clean up the skin.",
 )
 """Why bore, spigot, length, body and its diameter, wall and bar are what they are (practice)."""
 

@@ -37,7 +37,7 @@ SQUARE = 1.0
 """How long a tap's square is, over its shank, at least (ISO 237)."""
 SCREW, ON_FLATS = "M5", "opposite each other, for screws on flats of the tap's square"
 TOMMY_SET = "a quarter turn from the screws, for a tommy bar"
-LET_GO = "Two screws hold the tap by its square. Let the tommy bar go, or take it out, before the spindle turns."
+LET_GO = "Two screws hold the tap by its square. Let go of the tommy bar, or remove it, before the spindle turns."
 
 
 def _hole(shank: Length, unit: LengthUnit) -> Figure:
@@ -50,7 +50,10 @@ def _screws(shank: Length, deep: Figure, unit: LengthUnit) -> Figure:
     """Where the screws are: over the middle of the tap's square, whose end is at the bottom of the hole."""
     inside = mm_of(deep)
     at = max(inside - SQUARE * shank.mm / 2, inside / 2)
-    formula, lengths = "greatest of (tap in by − shank ÷ 2, tap in by ÷ 2)", {"tap in by": inside, "shank": shank.mm}
+    formula, lengths = (
+        "largest of (depth of the tap − shank ÷ 2, depth of the tap ÷ 2)",
+        {"depth of the tap": inside, "shank": shank.mm},
+    )
     return worked("screws behind the face", at, unit, formula, lengths, fine=False)
 
 
@@ -65,29 +68,31 @@ def _across(shank: Length, deep: Figure, screws: Figure, across: Figure, unit: L
 
 
 def _against(wall: Figure, bar: Length, deep: Figure, bears: Figure) -> Iterator[Notice]:
-    yield from thin_wall(wall, "across", "a larger body.")
+    yield from thin_wall(wall, "across", "make the body larger.")
     if bar.mm < LEAST_BORE_MM:
-        text = f"No boring tool goes into a hole under {LEAST_BORE_MM:g} mm: take a thicker bar, or drill and ream it."
+        text = f"A boring tool does not fit a hole under {LEAST_BORE_MM:g} mm: use a thicker bar, or drill and ream it."
         yield Notice("small-bore", "bar", text)
     if mm_of(bears) < bar.mm:
         yield Notice(
-            "short-bearing", "bears", "Less than a diameter of the bar is in it: it tips, and the tap with it."
+            "short-bearing",
+            "bears",
+            "Less than one diameter of the bar is inside: the holder tips, and the tap with it.",
         )
 
 
 _WHY = (
-    "The shank goes in by hand; the screws hold it, not the hole.",
-    "The square and the shank above it, so that the tap stands straight.",
-    "Over the middle of the square: it is about as long as the shank is thick.",
-    "It slides and turns on the bar: the tap pulls itself in.",
+    "The shank goes in by hand; the screws hold the tap, not the hole.",
+    "Takes the square and the shank above it, so that the tap sits straight.",
+    "Over the middle of the square, which is about as long as the shank diameter.",
+    "It slides and turns on the bar, so that the tap can pull itself in.",
     "Two and a half diameters keep it from tipping.",
-    "Metal between both holes, with a vent through it: without one it pumps, and does not follow the tap.",
-    "Metal beside the wider hole, for the screws.",
-    "What is left round the wider hole.",
-    "So much bar that its skin goes.",
+    "Metal between the two holes, with a vent through it: without a vent it pumps air and does not follow the tap.",
+    "Enough metal beside the wider hole for the screws.",
+    "The wall that is left round the wider hole.",
+    "Bar size with enough left to clean up the skin.",
 )
 """Why hole, its depth, its screws, bore, its depth, length, body, wall and bar are what they are (practice)."""
-OVERRULES = {"tap in by": "deep", "bar in by": "bears", "body across": "across"}
+OVERRULES = {"depth of the tap": "deep", "depth of the bar": "bears", "body across": "across"}
 
 
 def _lying(shank: Length, bar: Length, deep: Figure, bears: Figure, long: Figure, across: Figure) -> tuple[Lying, ...]:
@@ -107,12 +112,12 @@ def tap_holder(*, shank: Length, bar: Length, metal: Material, own: Overruled) -
     unit = own.unit
     hole = _hole(shank, unit)
     lengths = {"shank": shank.mm}
-    deep = own.of("deep", worked("tap in by", HOLDS_OVER * shank.mm, unit, "2.5 × shank", lengths, fine=False))
+    deep = own.of("deep", worked("depth of the tap", HOLDS_OVER * shank.mm, unit, "2.5 × shank", lengths, fine=False))
     screws = _screws(shank, deep, unit)
     bore = fitted(limits_of("close-running", "hole", bar.mm, bar.mm, unit), unit, "bore for the bar")
-    bears = own.of("bears", worked("bar in by", BEARS * bar.mm, unit, "2.5 × bar", {"bar": bar.mm}, fine=False))
-    parts = {"tap in by": mm_of(deep), "bar in by": mm_of(bears), "web": WEB_MM}
-    long = worked("long", fsum(parts.values()), unit, "tap in by + bar in by + web", parts, fine=False)
+    bears = own.of("bears", worked("depth of the bar", BEARS * bar.mm, unit, "2.5 × bar", {"bar": bar.mm}, fine=False))
+    parts = {"depth of the tap": mm_of(deep), "depth of the bar": mm_of(bears), "web": WEB_MM}
+    long = worked("long", fsum(parts.values()), unit, "depth of the tap + depth of the bar + web", parts, fine=False)
     wider = max(shank.mm, bar.mm)
     sides = {"wider hole": wider, "side": SIDE_MM}
     across = own.of("across", worked("body across", wider + 2 * SIDE_MM, unit, "wider hole + 2 × side", sides))

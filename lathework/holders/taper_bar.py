@@ -21,8 +21,8 @@ when the shank sticks (practice)."""
 WHIPS_OVER = 6.0
 """A bar that stands out by more of its diameters whips under the pull of a die (practice)."""
 TRIED = (
-    "Try the shank in the tailstock with blue before the bar is used: three quarters of it must bear. Its tail must "
-    "reach the screw that ejects it: if it does not, screw a plug into it until it does."
+    "Blue the shank and try it in the tailstock before you use the bar: three quarters must bear. If it does "
+    "not reach the ejector screw, screw in a plug."
 )
 
 
@@ -34,21 +34,21 @@ def _shank(taper: Taper, unit: LengthUnit) -> Figure:
 
 def _against(bar: Figure, out: Length, shank: Figure, taper: Taper) -> Iterator[Notice]:
     if out.mm > WHIPS_OVER * mm_of(bar):
-        yield Notice("long-bar", "out", f"Over {WHIPS_OVER:g} diameters it whips: a thicker bar, or a shorter one.")
+        yield Notice("long-bar", "out", f"Over {WHIPS_OVER:g} diameters it whips: use a thicker bar, or a shorter one.")
     if mm_of(shank) < taper.long_mm / 2:
-        text = "Less than half of the taper is in the tailstock: it wriggles loose under a die."
+        text = "Less than half of the taper is in the tailstock: it works loose under a die."
         yield Notice("short-shank", "shank", text)
 
 
 _WHY = (
-    "The holder slides on it without shake, and turns.",
-    "The holder's own length, and the longest thread.",
-    "Something to knock it out by, and a stop for the holder.",
-    "The tailstock's own taper: it centres and holds itself.",
-    "As long as its standard has it.",
-    "Where it ends.",
-    "Half of the cone's angle.",
-    "So much bar that its skin goes.",
+    "The holder slides and turns on it without play.",
+    "The length of the holder plus the longest thread.",
+    "To knock it out by, and as a stop for the holder.",
+    "The taper of the tailstock: it centres and holds itself.",
+    "The length in its standard.",
+    "The diameter at its end.",
+    "Half the included angle.",
+    "Bar size with enough left to clean up the skin.",
 )
 """Why bar, its length, collar, gauge diameter, shank, small end, angle and stock are what they are (practice)."""
 OVERRULES = {"shank long": "shank", "collar across": "across"}
@@ -71,7 +71,12 @@ def taper_bar(*, taper: Taper, bore: Length, out: Length, metal: Material, own: 
     unit = own.unit
     bar = fitted(limits_of("close-running", "shaft", bore.mm, bore.mm, unit), unit, "bar")
     long = worked(
-        "bar out", out.mm, unit, "as long as it is wanted out", {"as long as it is wanted out": out.mm}, fine=False
+        "bar sticks out",
+        out.mm,
+        unit,
+        "as long as you need it to stick out",
+        {"as long as you need it to stick out": out.mm},
+        fine=False,
     )
     widest = max(bore.mm, taper.large_mm)
     sides = {"wider of bar and taper": widest, "lip": LIP_MM}

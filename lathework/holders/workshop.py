@@ -40,7 +40,7 @@ MOST_BUSHES = MOST_OTHERS + 1
 OWN = Span("A size of your own", 0.5, 600)
 OWN_SPANS = {"play": Span("The play to any side", 0.05, 100)}
 """What a dimension may be set to that is no size of a part."""
-NO_LARGEST = "Name the largest thread it is to cut."
+NO_LARGEST = "Type the largest thread it must cut."
 OWN_FIELDS: Mapping[HolderKind, tuple[str, ...]] = {
     "die-holder": ("long", "across"),
     "floating": tuple(FLOATING_OWN.values()),
@@ -64,7 +64,7 @@ def _die_holder(reader: FieldReader, told: Mapping[str, Any], metal: Material, o
     """The design of a die holder; of another die both sizes are said, or neither."""
     for one, beside in (("other", "other_thick"), ("other_thick", "other")):
         if told[one] is not None and told[beside] is None:
-            reader.fail("empty", beside, "Measure both sizes of the other die, or neither.")
+            reader.fail("empty", beside, "Give both sizes of the second die, or neither.")
     if told["thread"] is None:
         reader.fail("empty", "thread", NO_LARGEST)
     if reader.errors:
@@ -96,7 +96,7 @@ def _floating(reader: FieldReader, told: Mapping[str, Any], metal: Material, own
 def _guide_bush(reader: FieldReader, told: Mapping[str, Any], metal: Material, own: Overruled) -> Design:
     thread = told["thread"]
     if thread is None or thread.taper:
-        reader.fail("does-not-fit", "thread", "A bush guides a parallel blank: name a parallel thread.")
+        reader.fail("does-not-fit", "thread", "A bush guides a parallel blank: type a parallel thread.")
         raise reader.invalid()
     return guide_bush(thread, seat=told["seat"], deep=told["deep"], blank=told["blank"], metal=metal, own=own)
 
@@ -115,9 +115,11 @@ def _sleeve(reader: FieldReader, told: Mapping[str, Any], metal: Material, own: 
 def _bush_set(reader: FieldReader, told: Mapping[str, Any], metal: Material, own: Overruled) -> Design:
     names = [name.strip() for name in told["threads"].split(",") if name.strip()]
     if not names:
-        reader.fail("empty", "threads", "Name the threads, with commas between them.")
+        reader.fail("empty", "threads", "Type the threads, separated by commas.")
     if len(names) > MOST_BUSHES:
-        reader.fail("too-many", "threads", f"A job has {MOST_BUSHES} parts at most: so many bushes at once.")
+        reader.fail(
+            "too-many", "threads", f"One job has at most {MOST_BUSHES} parts: type at most {MOST_BUSHES} threads."
+        )
     threads = [thread for name in names if (thread := reader.made("threads", name, _parallel)) is not None]
     if reader.errors:
         raise reader.invalid()
@@ -138,7 +140,7 @@ def _parallel(name: str, field: str) -> Thread:
 def _taper_bar(reader: FieldReader, told: Mapping[str, Any], metal: Material, own: Overruled) -> Design:
     taper = reader.made("taper", told["taper"], read_taper)
     if taper is not None and not taper.name:
-        reader.fail("not-a-taper", "taper", "Name the taper of the tailstock, such as MT2.")
+        reader.fail("not-a-taper", "taper", "Type the tailstock taper, such as MT2.")
     if reader.errors or taper is None:
         raise reader.invalid()
     return taper_bar(taper=taper, bore=told["bar"], out=told["out"], metal=metal, own=own)
@@ -153,9 +155,9 @@ def _backplate(reader: FieldReader, told: Mapping[str, Any], metal: Material, ow
     both = told["plain"], told["plain_long"]
     for one, beside in (("plain", "plain_long"), ("plain_long", "plain")):
         if told[one] is not None and told[beside] is None:
-            reader.fail("empty", beside, "Measure how wide the register is and how long, or neither.")
+            reader.fail("empty", beside, "Give both diameter and length of the register, or neither.")
     if told["thread"] is None:
-        reader.fail("empty", "thread", "Name the thread of the nose.")
+        reader.fail("empty", "thread", "Type the spindle nose thread.")
     if reader.errors:
         raise reader.invalid()
     register = None if both[0] is None else (both[0], both[1])
@@ -189,7 +191,7 @@ def _overruled(reader: FieldReader, kind: HolderKind, unit: LengthUnit) -> Overr
     asked = reader.raw("own")
     for field in asked if isinstance(asked, Mapping) else ():
         if field not in OWN_FIELDS[kind]:
-            reader.fail("unknown-field", "own", f"This holder has no dimension “{field}” that one sets.")
+            reader.fail("unknown-field", "own", f"This holder has no dimension “{field}” that you can set.")
             continue
         size = reader.length(f"own.{field}", OWN_SPANS.get(field, OWN), optional=True)
         if size is not None:
@@ -218,6 +220,6 @@ def _makeable(design: Design) -> Design:
     try:
         read_document(design.document)
     except InvalidDocument as problem:
-        text = f"No part comes of sizes that go together like these. In its plan: {problem.errors[0].message}"
+        text = f"These sizes cannot be made. The plan says: {problem.errors[0].message}"
         return replace(design, conflicts=(Notice("cannot-be-made", "own", text),))
     return design

@@ -113,11 +113,11 @@ def drill_depth(thread: Thread, tap: Tap, full: float, hole: float) -> Figure:
         f"drill deep for a {tap.name}",
         full + lead + room + POINT_SHARE * hole,
         thread.unit,
-        "full thread + lead of the tap + room for chips + point",
+        "full thread + chamfer of the tap + room for chips + point",
         PRACTICE,
         (
             Given("full thread", full, thread.unit),
-            Given("lead of the tap", lead, thread.unit),
+            Given("chamfer of the tap", lead, thread.unit),
             Given("room for chips", room, thread.unit),
             Given("point", POINT_SHARE * hole, thread.unit),
         ),
@@ -160,6 +160,6 @@ def tap_margin(thread: Thread, metal: Material, percent: float, *, formed: bool 
         PRACTICE,
         (Given("breaking torque", breaking, "N m"), Given("cutting torque", cutting, "N m")),
         places=1,
-        note="Sharp and oiled; dull or dry halves it. "
-        f"Under {LEAST_MARGIN:g} it is likely to break: drill larger, or single-point.",
+        note=f"Sharp and oiled; dull or dry halves it. Under {LEAST_MARGIN:g} it is likely to break: drill larger, "
+        "or cut the thread single point.",
     )

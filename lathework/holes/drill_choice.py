@@ -92,7 +92,7 @@ def sought(thread: Thread, limits: InternalLimits | None, percent: float) -> str
         percent = series.drilled[0]
     elif _by_the_limit(thread, limits):
         return "the largest that the limits of the pipe thread allow"
-    return f"by its own size nearest to {percent:g} % thread"
+    return f"nearest to {percent:g} % thread by its own size"
 
 
 def _by_the_limit(thread: Thread, limits: InternalLimits | None) -> bool:

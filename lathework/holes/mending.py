@@ -72,7 +72,7 @@ def _drill(thread: Thread, rack: Sequence[Drill]) -> Drill | None:
 
 def _needs(major: Figure) -> Figure:
     return Figure(
-        "metal round it at least",
+        "minimum wall round it",
         major.value * WALLED,
         major.unit,
         f"diameter × {WALLED}",
@@ -125,7 +125,7 @@ def _insert(thread: Thread, rack: Sequence[Drill]) -> Mend:
         at_least[0] if at_least else None,
         _needs(major),
         thread.designation,
-        "keeps the screw, and is stronger than the old thread in soft metal; needs its own tap and driver",
+        "keeps the screw and is stronger than the old thread in soft metal; needs its own tap and driver",
     )
 
 
@@ -136,18 +136,18 @@ def _larger(code: str, name: str, tapped: Thread, rack: Sequence[Drill], *, scre
 
 
 def _next_size(after: Thread, rack: Sequence[Drill]) -> Mend:
-    remark = "quick, no parts to buy; the screw and every hole it passes grow with it"
+    remark = "quick, no parts to buy; the screw and every hole it passes through get larger"
     return _larger("next-size", "next size", after, rack, screw=after.designation, remark=remark)
 
 
 def _stepped_stud(thread: Thread, after: Thread, rack: Sequence[Drill]) -> Mend:
-    remark = "keeps what is clamped as it is; made here, set with retaining compound"
+    remark = "the clamped parts stay as they are; made in this shop, set with retaining compound"
     screw = f"stud {after.designation} / {thread.designation}"
     return _larger("stepped-stud", "stepped stud", after, rack, screw=screw, remark=remark)
 
 
 def _bush(thread: Thread, outside: Thread, rack: Sequence[Drill]) -> Mend:
-    remark = "keeps the screw; turned and tapped here, fixed with compound or a pin"
+    remark = "keeps the screw; turned and tapped in this shop, fixed with compound or a pin"
     return _larger("bush", "threaded bush", outside, rack, screw=thread.designation, remark=remark)
 
 

@@ -46,12 +46,12 @@ def external_shear(thread: Thread, limits: ExternalLimits, hole: float) -> Figur
         # A hole wider than the pitch line leaves the bolt nothing to shear: none, not less than none.
         max(0.0, value),
         AREAS_PER_LENGTH[thread.unit],
-        "greatest of (0, π ÷ pitch × hole × (pitch ÷ 2 + tan(flank angle ÷ 2) × (least pitch diameter − hole)))",
+        "largest of (0, π ÷ pitch × hole × (pitch ÷ 2 + tan(flank angle ÷ 2) × (minimum pitch diameter − hole)))",
         SHEAR,
         (
             Given("hole", hole, thread.unit),
             Given("pitch", thread.pitch, thread.unit),
-            Given("least pitch diameter", least, thread.unit),
+            Given("minimum pitch diameter", least, thread.unit),
             Given("flank angle", thread.form.angle_deg, "°"),
         ),
         places=3,
@@ -69,12 +69,12 @@ def internal_shear(thread: Thread, external: ExternalLimits, internal: InternalL
         "shear area of the hole's thread",
         value,
         AREAS_PER_LENGTH[thread.unit],
-        "π ÷ pitch × least crest × (pitch ÷ 2 + tan(flank angle ÷ 2) × (least crest − greatest pitch diameter))",
+        "π ÷ pitch × minimum crest × (pitch ÷ 2 + tan(flank angle ÷ 2) × (minimum crest − maximum pitch diameter))",
         SHEAR,
         (
-            Given("least crest", crest, thread.unit),
+            Given("minimum crest", crest, thread.unit),
             Given("pitch", thread.pitch, thread.unit),
-            Given("greatest pitch diameter", widest, thread.unit),
+            Given("maximum pitch diameter", widest, thread.unit),
             Given("flank angle", thread.form.angle_deg, "°"),
         ),
         places=3,
@@ -92,7 +92,7 @@ def _breaking_load(thread: Thread, area: Figure, strength: float) -> Figure:
         SHEAR,
         (Given("stress area", area.value, area.unit), Given("bolt strength", strength, "N/mm²")),
         places=1,
-        note="A steady pull that breaks it: no working load. For lifting, buy a rated part.",
+        note="This is the steady pull that breaks it, not a working load. For lifting, buy a rated part.",
     )
 
 
@@ -119,8 +119,8 @@ def strip(
         "engagement at which the bolt breaks first",
         area.value * bolt_strength / least,
         thread.unit,
-        "stress area × bolt strength ÷ (0.5 × least of (area of the bolt's thread × bolt strength, "
-        "area of the hole's thread × hole's strength))",
+        "stress area × bolt strength ÷ (0.5 × smallest of (area of the bolt's thread × bolt strength, area "
+        "of the hole's thread × hole's strength))",
         SHEAR,
         (
             Given("stress area", area.value, area.unit),
@@ -130,7 +130,7 @@ def strip(
             Given("hole's strength", hole_strength, "N/mm²"),
         ),
         fine=False,
-        note="At the limits of the classes, each at its worst.",
+        note="Worst case: each thread at the limit of its class.",
     )
     breaks = _breaking_load(thread, area, bolt_strength)
     return Strip(
@@ -146,8 +146,8 @@ def share_held(strip: Strip, length: Given) -> Figure:
         "of the bolt's strength",
         share,
         "%",
-        f"least of (100, 100 × {length.name} ÷ {needed.name})",
+        f"smallest of (100, 100 × {length.name} ÷ {needed.name})",
         SHEAR,
         (length, Given(needed.name, needed.value, needed.unit)),
-        note="The bolt breaks first." if share == 100 else f"It strips first: {strip.weaker}.",
+        note="The bolt breaks first." if share == 100 else f"{strip.weaker} strips first.",
     )

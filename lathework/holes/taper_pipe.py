@@ -78,13 +78,13 @@ def taper_hole(thread: Thread, rack: Sequence[Drill]) -> TaperHole | None:
         reamed=reamed,
         plain=_below(rack, mouth.value, thread),
         ream_to=Figure(
-            "ream until the mouth is",
+            "ream until the mouth measures",
             mouth.value,
             thread.unit,
             "minor at the gauge plane",
             PRACTICE,
             mouth.inputs,
-            note="A taper reamer of 1 in 16; without one the tap cuts the whole taper and wears fast.",
+            note="Use a taper reamer of 1 in 16; without one the tap cuts the whole taper and wears fast.",
         ),
         gauge=length,
         give=gauge_give(thread, lengths),
@@ -101,14 +101,14 @@ def _deep(thread: Thread, useful: float, drill: Drill | None) -> Figure:
     lead, room = LEAD_TURNS * thread.pitch, ROOM_TURNS * thread.pitch
     point = POINT_SHARE * (convert(drill.diameter, drill.unit, thread.unit) if drill else thread.minor)
     return Figure(
-        "drill deep at least",
+        "minimum drill depth",
         useful + lead + room + point,
         thread.unit,
-        "useful thread + lead of the tap + room for chips + point",
+        "useful thread + chamfer of the tap + room for chips + point",
         PRACTICE,
         (
             Given("useful thread", useful, thread.unit),
-            Given("lead of the tap", lead, thread.unit),
+            Given("chamfer of the tap", lead, thread.unit),
             Given("room for chips", room, thread.unit),
             Given("point", point, thread.unit),
         ),

@@ -41,15 +41,15 @@ def thin_metal(thread: Thread, thickness: float, strip: Strip) -> ThinMetal:
     turns = thickness / thread.pitch
     advice = []
     if turns < FEWEST_TURNS:
-        advice.append("Too thin to tap: a plain hole and a nut, or a nut riveted, pressed or brazed on.")
+        advice.append("Too thin to tap. Use a plain hole and a nut, or a nut riveted, pressed or brazed on.")
     elif turns < ENOUGH_TURNS:
-        advice.append(f"Drill for about {FULLER_PERCENT:g} % thread: in so few turns the torque is small.")
+        advice.append(f"Drill for about {FULLER_PERCENT:g} % thread: in these few turns the torque is small.")
     if turns < ENOUGH_TURNS:
         fine = finer(thread)
         if fine is not None:
             advice.append(f"{fine.designation} puts {thickness / fine.pitch:.1f} turns in it.")
-        advice.append("A hole drawn to a flange, punched small and pushed through a die, about doubles the thread.")
-        advice.append("Clamp sheet flat on wood: it climbs a drill that breaks through, and spins.")
+        advice.append("Punch the hole small and push it through a die into a flange: that about doubles the thread.")
+        advice.append("Clamp sheet flat on wood: when the drill breaks through, loose sheet climbs it and spins.")
     return ThinMetal(
         turns=Figure(
             "turns in the metal",

@@ -45,8 +45,8 @@ def _remarks(evidence: Evidence) -> Iterator[str]:
         if named is not None:
             inch, mm = show_both(named.major_mm, "mm", fine=True)
             yield (
-                f"{reading.typed} reads like a name. If it is that of a pipe, {named.designation} measures {inch} in "
-                f"({mm} mm) across the crests: type what the caliper says."
+                f"{reading.typed} looks like a nominal size. If it is a pipe size, {named.designation} "
+                f"measures {inch} in ({mm} mm) over the crests. Type the caliper reading."
             )
 
 
@@ -62,14 +62,14 @@ def _mistake(first: Thread, second: Thread, lookalike: Mating | None) -> str:
     if lookalike is not None:
         return lookalike.sentence
     if "npt" in (first.family, second.family) and "bsp" in (first.family, second.family):
-        return f"{first.designation} and {second.designation} start in each other and do not seal: the joint leaks."
+        return f"{first.designation} and {second.designation} start in each other but do not seal: the joint leaks."
     if bool(first.taper) != bool(second.taper):
         sealing, plain = (first, second) if first.taper else (second, first)
         return (
-            f"{sealing.designation} seals on its taper, {plain.designation} does not: "
-            "taken for each other, the joint leaks."
+            f"{sealing.designation} seals on its taper and {plain.designation} does not: if they are mixed "
+            "up, the joint leaks."
         )
-    return f"{first.designation} and {second.designation} are not made to go together."
+    return f"{first.designation} and {second.designation} are not made to fit each other."
 
 
 def _lookalike(ranking: Ranking) -> Mating | None:

@@ -6,12 +6,12 @@ from collections.abc import Mapping
 
 _UNKNOWN = {"": ("not known", "")}
 EVIDENCE: Mapping[str, Mapping[str, tuple[str, str]]] = {
-    "fit": {"": ("sits without light", ""), "nearly": ("only nearly fits", "")},
+    "fit": {"": ("fits exactly, no light", ""), "nearly": ("nearly fits", "")},
     "angle": _UNKNOWN
     | {
-        "60": ("60° leaf fits", "unified, metric"),
-        "55": ("55° leaf fits", "Whitworth, BSP"),
-        "47.5": ("47½° leaf fits", "BA"),
+        "60": ("60° gauge fits", "unified, metric"),
+        "55": ("55° gauge fits", "Whitworth, BSP"),
+        "47.5": ("47½° gauge fits", "BA"),
     },
     "taper": _UNKNOWN | {"no": ("same at both ends", ""), "yes": ("larger toward the shank", "")},
     "hand": _UNKNOWN | {"right": ("right", ""), "left": ("left", "")},
@@ -20,13 +20,13 @@ EVIDENCE: Mapping[str, Mapping[str, tuple[str, str]]] = {
     | {
         "will-not-start": ("does not start", ""),
         "few-turns": ("binds after a few turns", ""),
-        "all-the-way": ("goes all the way", ""),
-        "loose": ("goes, loose", ""),
+        "all-the-way": ("runs on fully", ""),
+        "loose": ("runs on, loose", ""),
     },
     "origin": _UNKNOWN
     | {
         "american": ("American", ""),
-        "british-old": ("British, before 1960 or so", ""),
+        "british-old": ("British, before about 1960", ""),
         "british-new": ("British, later", ""),
         "european": ("European or Asian", ""),
     },

@@ -110,29 +110,29 @@ def _leading(belief: Belief, key: Callable[[Model], object]) -> list[tuple[objec
 def _angle(belief: Belief) -> Question:
     gain = _gain(belief, [[angle_chance(m, said) for m, _ in belief] for said in _LEAVES])
     told = tuple(f"{angle:g} degrees means {_names(found)}" for angle, found in _leading(belief, lambda m: m.angle))
-    how = "Hold the flank-angle leaves to the thread against the light, and see which leaves no gap."
+    how = "Hold the flank-angle gauge in the thread against the light, and see which blade leaves no gap."
     return Question("angle", "angle-leaves", how, told, gain)
 
 
 def _taper(belief: Belief) -> Question:
     gain = _gain(belief, [[taper_chance(m, "yes") for m, _ in belief], [taper_chance(m, "no") for m, _ in belief]])
     told = tuple(
-        f"{'larger toward the shank' if tapered else 'alike'} means {_names(found)}"
+        f"{{'larger toward the shank' if tapered else 'the same'}} means {_names(found)}"
         for tapered, found in _leading(belief, lambda m: m.tapered)
     )
-    return Question("taper", "caliper", "Measure across the crests at both ends of the thread.", told, gain)
+    return Question("taper", "caliper", "Measure over the crests at both ends of the thread.", told, gain)
 
 
 def _leaf(belief: Belief) -> Question:
     near = sorted({min(leaves_mm(), key=lambda leaf: abs(leaf / m.pitch - 1)) for m, _ in belief})
     gain = _gain(belief, [[leaf_chance(m.pitch, leaf) for m, _ in belief] for leaf in near])
     told = tuple(
-        f"{found[0].thread.tpi:g} to the inch means {_names(found)}"
+        f"{found[0].thread.tpi:g} threads per inch means {_names(found)}"
         if found[0].thread.tpi
         else f"{found[0].pitch:g} mm means {_names(found)}"
         for _, found in _leading(belief, lambda m: round(m.pitch, 3))
     )
-    how = "Try pitch leaves until one sits without light along its length."
+    how = "Try pitch gauges until one fits with no light along its length."
     return Question("leaf", "pitch-leaves", how, told, gain)
 
 
@@ -179,7 +179,7 @@ def _mate(belief: Belief, *, nut: bool) -> Question:
     mate = "bolt" if nut else "nut"
     name = best.thread.designation
     told = (f"all the way means {name}", "binding after a few turns, or not starting, means another")
-    return Question("mate", "mates", f"Try a {name} {mate}, by hand, never forced.", told, best_gain, mate=name)
+    return Question("mate", "mates", f"Try a {name} {mate} by hand. Never force it.", told, best_gain, mate=name)
 
 
 def questions(
@@ -225,19 +225,17 @@ def next_step(ranking: Ranking, evidence: Evidence, owned: tuple[Instrument, ...
             "outside",
             "caliper",
             "Measure over the crests where they are least worn.",
-            ("a bore instead, for a nut",),
+            ("For a nut, measure the bore instead",),
             0.0,
         )
         return Next(ask, "Start with the diameter.")
     if ranking.settled:
-        return Next(None, f"Settled: {first}.")
+        return Next(None, f"Identified: {first}.")
     if ranking.none_of_these > 0.5:
-        return Next(None, "No table holds such a thread: measure again, or take it as a special.")
+        return Next(None, "No table lists such a thread. Measure again, or enter it as a special.")
     found = questions(ranking, evidence, owned)
     if found:
         return Next(found[0], found[0].how)
     if evidence.mate is None and "mates" not in owned:
-        return Next(None, "No measurement would tell these apart: only the mating part can settle it.")
-    return Next(
-        None, f"Nothing left to measure tells more: {first} is the most likely. Only the mating part can settle it."
-    )
+        return Next(None, "No measurement can tell these apart. Try the mating part.")
+    return Next(None, f"No further measurement helps: {first} is the most likely. Try the mating part.")

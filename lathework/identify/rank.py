@@ -104,11 +104,11 @@ def _span(low_mm: float, high_mm: float, words: str = "") -> BothUnits:
 def _expected(model: Model, name: str) -> BothUnits:
     thread = model.thread
     if name == "outside":
-        return _span(model.crest_low, model.crest_high, " across the crests")
+        return _span(model.crest_low, model.crest_high, " over the crests")
     if name == "bore":
         return _span(model.bore_low, model.bore_high)
     if name in ("leaf", "counted"):
-        count = f", {trim(thread.tpi)} to the inch" if thread.tpi else ""
+        count = f", {trim(thread.tpi)} threads per inch" if thread.tpi else ""
         inch, mm = show_both(model.pitch, "mm")
         return BothUnits(f"{inch} in{count}", f"{mm} mm{count}")
     if name == "angle":
@@ -125,7 +125,7 @@ def _expected(model: Model, name: str) -> BothUnits:
 def _angle_words(said: str | None) -> str:
     if said is None:
         return ""
-    return f"the {said.removeprefix('not-')} degree leaf {'does not fit' if said.startswith('not-') else 'fits'}"
+    return f"the {said.removeprefix('not-')} degree gauge {'does not fit' if said.startswith('not-') else 'fits'}"
 
 
 def _measured(name: str, evidence: Evidence) -> str:

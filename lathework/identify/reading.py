@@ -42,7 +42,7 @@ class _Reader:
         self.errors: list[InputError] = []
         unit = typed.get("unit") or "in"
         if unit not in LENGTH_UNITS:
-            self.fail("unknown-choice", "unit", "Bare numbers are in or mm.", LENGTH_UNITS)
+            self.fail("unknown-choice", "unit", "Choose inches or millimetres for bare numbers.", LENGTH_UNITS)
         self.unit: LengthUnit = "mm" if unit == "mm" else "in"
 
     def fail(self, code: str, field: str, message: str, choices: tuple[str, ...] = ()) -> None:
@@ -53,7 +53,7 @@ class _Reader:
         if value is None:
             return ""
         if not isinstance(value, str) or len(value) > LONGEST:
-            self.fail("wrong-type", field, f"This must be a text of at most {LONGEST} characters.")
+            self.fail("wrong-type", field, f"Type at most {LONGEST} characters.")
             return ""
         return value.strip()
 
@@ -77,7 +77,7 @@ class _Reader:
             return None
         value = bare_number(text)
         if not 1 <= value <= MOST_THREADS:
-            self.fail("not-a-count", field, f"This must be a number from 1 to {MOST_THREADS}.")
+            self.fail("not-a-count", field, f"Type a number from 1 to {MOST_THREADS}.")
             return None
         return value
 
@@ -94,7 +94,7 @@ def _outside(reader: _Reader) -> tuple[Measured, ...]:
 def _leaf(reader: _Reader) -> Measured | None:
     tpi, pitch = reader.count("tpi"), reader.text("pitch")
     if tpi is not None and pitch:
-        reader.fail("one-of", "pitch", "Give the pitch or the threads per inch, not both.")
+        reader.fail("one-of", "pitch", "Give either the pitch or the threads per inch.")
         return None
     mm = MM_PER_INCH / tpi if tpi is not None else None
     if pitch:
@@ -108,7 +108,7 @@ def _counted(reader: _Reader) -> Measured | None:
     count, over = reader.count("count"), reader.text("over")
     if (count is None) != (not over):
         field = "over" if not over else "count"
-        reader.fail("incomplete", field, "A count needs its length: so many threads over so much.")
+        reader.fail("incomplete", field, "Give the length you counted over.")
         return None
     if count is None:
         return None
@@ -125,7 +125,7 @@ def _taper(reader: _Reader) -> YesNo | None:
         return "no"
     if text in _TAPER:
         return "yes"
-    reader.fail("unknown-choice", "taper", "Say yes or no, or 1 in 16.", ("yes", "no"))
+    reader.fail("unknown-choice", "taper", "Type yes, no or 1 in 16.", ("yes", "no"))
     return None
 
 
@@ -133,7 +133,7 @@ def _mate(reader: _Reader) -> tuple[Called | None, Goes | None]:
     text, goes = reader.text("mate"), reader.choice("goes", GOES)
     if not text:
         if goes:
-            reader.fail("incomplete", "mate", "Which thread was tried?")
+            reader.fail("incomplete", "mate", "Type the thread you tried.")
         return None, None
     try:
         called = read_called(text)
@@ -150,17 +150,15 @@ def _contradictions(reader: _Reader, evidence: Evidence) -> None:
     pitches = [m for m in (evidence.leaf, evidence.counted) if m is not None]
     widest = max((m.mm for m in evidence.outside), default=None)
     if widest is not None and evidence.bore is not None and evidence.bore.mm >= widest:
-        reader.fail("contradiction", "bore", "The bore is larger than the outside: they are not of one thread.")
+        reader.fail("contradiction", "bore", "The bore is larger than the outside: they cannot be the same thread.")
     for measured, field in ((evidence.leaf, "pitch" if reader.text("pitch") else "tpi"), (evidence.counted, "over")):
         if measured is not None and widest is not None and measured.mm > widest / 2:
-            reader.fail(
-                "contradiction", field, "No thread of that diameter has a pitch that coarse: is the unit right?"
-            )
+            reader.fail("contradiction", field, "No thread of that diameter has such a coarse pitch. Check the unit.")
     if len(pitches) == 2:
         apart = abs(pitches[0].mm - pitches[1].mm)
         if apart > 4 * (pitches[0].sigma_mm + pitches[1].sigma_mm):
-            leaf, counted = (f"{m.mm:.3f} mm ({MM_PER_INCH / m.mm:.1f} to the inch)" for m in pitches)
-            text = f"The count says a pitch of {counted}, the leaf {leaf}: one of them is wrong."
+            leaf, counted = (f"{m.mm:.3f} mm ({MM_PER_INCH / m.mm:.1f} per inch)" for m in pitches)
+            text = f"The count gives a pitch of {counted}, the pitch gauge {leaf}: one of them is wrong."
             reader.fail("contradiction", "over", text)
 
 
@@ -173,11 +171,11 @@ def _shares(reader: _Reader, shares: Mapping[str, object]) -> Shares:
             continue
         share = bare_number(text) / 100
         if series not in SERIES or not 0 <= share <= 1:
-            reader.fail("out-of-range", f"shares.{series}"[:60], "A share is a number from 0 to 100 per cent.")
+            reader.fail("out-of-range", f"shares.{series}"[:60], "Type a percentage from 0 to 100.")
             continue
         out.append((series, share))
     if fsum(share for _, share in out) > 1.0001:
-        reader.fail("out-of-range", f"shares.{out[0][0]}", "These shares come to more than 100 per cent.")
+        reader.fail("out-of-range", f"shares.{out[0][0]}", "These percentages add up to more than 100.")
     return tuple(out)
 
 
@@ -189,7 +187,7 @@ def read_evidence(typed: Mapping[str, object], shares: Mapping[str, object] | No
     reader = _Reader(typed)
     for field in typed:
         if field not in FIELDS:
-            reader.fail("unknown-field", str(field)[:40], "There is no such evidence.", FIELDS)
+            reader.fail("unknown-field", str(field)[:40], "This field does not exist.", FIELDS)
     bore_text = reader.text("bore")
     bore = reader.length("bore", bore_text, BORE) if bore_text else None
     mate, goes = _mate(reader)

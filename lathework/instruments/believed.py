@@ -22,16 +22,16 @@ def doubt(sample: Sample, before: Sample | None, now_s: float) -> str:
     """
     age = now_s - sample.at_s
     if age > STALE_S:
-        return f"It is {age:.0f} s old: the instrument has fallen silent since."
+        return f"No new reading for {age:.0f} s. Check the instrument and its connection."
     if age < -AHEAD_S:
-        return "Its clock runs ahead of this one."
+        return "The instrument's clock is ahead of the clock of this computer."
     if before is None or sample.source != "readout":
         return ""
     seconds = max(sample.at_s - before.at_s, 0.0)
     for axis, mm in sample.axes.items():
         was = before.axes[axis]
         if _other_unit(mm, was):
-            return f"{axis.upper()} changed from inches to millimetres, or back: look at its unit."
+            return f"{axis.upper()} changed unit. Check the instrument's unit."
         moved = abs(mm - was)
         if moved > FASTEST_MM_S * seconds + HAND_MM:
             return (

@@ -32,11 +32,11 @@ def offset(readings_mm: Sequence[float], *, reference_mm: float, reference_withi
     bounds of the reference taken as a rectangle: u_ref = within/√3. Raises InputError on "readings". Source: JCGM 100.
     """
     if len(readings_mm) < LEAST_READINGS:
-        text = f"Measure the piece {LEAST_READINGS} times at least: {len(readings_mm)} are there."
+        text = f"Measure the piece at least {LEAST_READINGS} times: {len(readings_mm)} so far."
         raise InputError("too-few", "readings", text)
     mean, spread, count = fmean(readings_mm), stdev(readings_mm), len(readings_mm)
     if abs(reference_mm - mean) > MOST_OFF_MM:
-        raise InputError("out-of-range", "readings", "It reads something else: is that the piece?")
+        raise InputError("out-of-range", "readings", "The readings do not match this size. Is it the right piece?")
     correction = Figure(
         "correction",
         reference_mm - mean,
@@ -50,12 +50,12 @@ def offset(readings_mm: Sequence[float], *, reference_mm: float, reference_withi
         "uncertainty",
         math.sqrt(squares),
         "mm",
-        "√(spread² + spread² ÷ readings + reference within² ÷ 3 + last digit² ÷ 12)",
+        "√(spread² + spread² ÷ readings + reference uncertainty² ÷ 3 + last digit² ÷ 12)",
         GUM,
         (
             Given("spread", spread, "mm"),
             Given("readings", count),
-            Given("reference within", reference_within_mm, "mm"),
+            Given("reference uncertainty", reference_within_mm, "mm"),
             Given("last digit", step_mm, "mm"),
         ),
     )

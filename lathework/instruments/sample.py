@@ -54,7 +54,7 @@ def read_sample(
     for axis in AXES[known]:
         value = values.get(axis)
         if value is None or not math.isfinite(value):
-            raise InputError("empty", axis, f"A {known} tells {axis}.")
+            raise InputError("empty", axis, f"A {known} sends {axis}.")
         mm = convert(value, unit, "mm") * (2 if axis == "x" and on_radius else 1)
         if abs(mm) > FARTHEST_MM:
             raise InputError("out-of-range", axis, f"{value:g} {unit} is longer than any lathe here.")

@@ -16,11 +16,13 @@ FAULT_WORDS: dict[Fault, str] = {
     "none": "nothing wrong",
     "jumped-digit": "a digit jumps",
     "wrong-unit": "the wrong unit",
-    "dropout": "it falls silent",
+    "dropout": "it stops sending",
 }
 """What each is called."""
 STEP_MM = 0.005
 """The last digit that a stand-in shows (practice)."""
+SIMULATED = "simulated "
+"""How the names of stand-ins begin."""
 JUMP = 10.0
 _SLIDES: tuple[Axis, ...] = ("x", "z")
 
@@ -78,7 +80,7 @@ class StandIn:
         """Fail so from now on. Raises InputError on "fault"."""
         found = next((one for one in FAULTS if one == fault), None)
         if found is None:
-            raise InputError("unknown-choice", "fault", "It can fail in these ways.", FAULTS)
+            raise InputError("unknown-choice", "fault", "Choose one of these faults.", FAULTS)
         self.fault = found
 
     def _strayed(self, mm: float, now_s: float) -> float:
@@ -94,11 +96,11 @@ class StandIn:
         if self.fault == "dropout":
             return None
         axes = {axis: self._strayed(self._at[axis] - self._zero[axis], now_s) for axis in _SLIDES}
-        return Sample("stand-in readout", "readout", axes, now_s)
+        return Sample(f"{SIMULATED}readout", "readout", axes, now_s)
 
     def caliper(self, true_mm: float, now_s: float) -> Sample | None:
         """What the caliper sends of a piece that is `true_mm` (millimetres) at `now_s` (seconds)."""
         self._began_s = self._began_s or now_s
         if self.fault == "dropout":
             return None
-        return Sample("stand-in caliper", "caliper", {"length": self._strayed(true_mm, now_s)}, now_s, sent=True)
+        return Sample(f"{SIMULATED}caliper", "caliper", {"length": self._strayed(true_mm, now_s)}, now_s, sent=True)

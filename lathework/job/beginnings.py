@@ -44,7 +44,7 @@ class Beginning:
     finish: Literal["", "run-out"] = ""
 
 
-_TITLE = Ask("title", "What is it", "words", "Levelling studs", "Levelling studs")
+_TITLE = Ask("title", "Name of the job", "words", "Levelling studs", "Levelling studs")
 _THREAD = Ask("thread", "Thread", "thread", "3/8-16", "M8x1")
 _COUNT = Ask("quantity", "How many", "count", "4", "4")
 _BAR = Ask("stock", "Bar diameter", "across", "5/8", "16")
@@ -61,7 +61,7 @@ BEGINNINGS: tuple[Beginning, ...] = (
     Beginning(
         "screw",
         "shouldered screw",
-        "a thread, a turned shank, a head of bar as bought",
+        "thread, turned shank, head left at bar size",
         (_TITLE, _THREAD, _COUNT, _BAR, _LONG, _SHANK, _SHANK_LONG, _OVERALL),
     ),
     Beginning(
@@ -72,7 +72,7 @@ BEGINNINGS: tuple[Beginning, ...] = (
     ),
     Beginning(
         "all-thread",
-        "screw, all thread",
+        "fully threaded screw",
         "threaded from end to end",
         (_TITLE, _THREAD, _COUNT, _BAR, _OVERALL),
         shoulder=False,
@@ -94,9 +94,9 @@ BEGINNINGS: tuple[Beginning, ...] = (
     Beginning(
         "bush",
         "bush or sleeve",
-        "no thread: turned outside, a hole right through",
+        "no thread: turned outside, with a through hole",
         (
-            Ask("title", "What is it", "words", "Guide bush", "Guide bush"),
+            Ask("title", "Name of the job", "words", "Guide bush", "Guide bush"),
             _COUNT,
             _BAR,
             Ask("shank", "Outside diameter", "across", "1/2", "14"),
@@ -108,14 +108,14 @@ BEGINNINGS: tuple[Beginning, ...] = (
     Beginning(
         "bolt",
         "bolt to cut down",
-        "it keeps its head; lengths are from under it",
+        "the head stays; lengths are measured from under the head",
         (
             _TITLE,
             _THREAD,
             _COUNT,
             Ask("stock", "Shank diameter", "across", "3/8", "10"),
             Ask("present", "Length now", "along", "4", "100"),
-            Ask("overall", "Length wanted", "along", "2-1/2", "65"),
+            Ask("overall", "New length", "along", "2-1/2", "65"),
             _LONG,
         ),
         finish="run-out",
@@ -123,7 +123,7 @@ BEGINNINGS: tuple[Beginning, ...] = (
     Beginning(
         "sample",
         "copy a sample",
-        "type what a worn part measures",
+        "measure a worn part and type the sizes",
         (_TITLE, _THREAD, _COUNT, _BAR, _LONG, _SHANK, _SHANK_LONG, _OVERALL),
         reads=True,
     ),

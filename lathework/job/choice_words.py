@@ -16,16 +16,16 @@ from lathework.shop.metals import materials
 SHAPES: Words = {
     "thread": ("thread", "cut outside"),
     "round": ("turned", "turned to a diameter"),
-    "taper": ("taper", "turned with the top slide set over; its large end toward the largest section"),
-    "bar": ("bar as bought", "left as it comes"),
+    "taper": ("taper", "turned with the top slide set over; the large end faces the largest section"),
+    "bar": ("left as bar", "not machined"),
     "hexagon": ("hexagon", "six flats, milled"),
     "square": ("square", "four flats, milled"),
-    "flats": ("two flats", "for a spanner, milled on the round beside them"),
+    "flats": ("two flats", "for a spanner, milled on the round next to them"),
     "knurl": ("knurl", "turned, then knurled"),
 }
 RUNS: Words = {
-    "shoulder": ("to the shoulder", "a relief groove takes its share of it"),
-    "full": ("full thread", "a relief groove stands beyond it"),
+    "shoulder": ("to the shoulder", "includes the relief groove"),
+    "full": ("full thread", "the relief groove is beyond it"),
 }
 BROKEN: Words = {
     "bevel": ("bevelled", "at 45 degrees"),
@@ -39,36 +39,39 @@ STOCKS: Words = {
     "round": ("round bar", "by its diameter"),
     "hexagon": ("hexagon bar", "across the flats"),
     "square": ("square bar", "across the flats"),
-    "bolt": ("bolt cut down", "an existing bolt, by its shank; it keeps its head"),
-    "kept": ("part to repair", "the part itself, where it is worked; its damaged end is sawn off"),
+    "bolt": ("bolt cut down", "an existing bolt, held by the shank; the head stays"),
+    "kept": ("part to repair", "the part itself, where it is machined; its damaged end is sawn off"),
 }
 FINISHES: Words = {
     "groove": ("relief groove", "the die runs out into it"),
-    "die-turned-round": ("die turned round", "no groove: the die finishes the last threads from its plain side"),
-    "run-out": ("run-out left", "the last threads stay unfinished; the nut is counterbored"),
+    "die-turned-round": ("die flipped", "no groove: the die finishes the last threads from its plain side"),
+    "run-out": ("thread run-out", "the last threads are incomplete; counterbore the nut"),
 }
 ORDERS: Words = {
     "from-the-bar": (
         "worked on the bar, then parted off",
-        "held by the bar, up to four diameters long; longer work is sawn",
+        "held by the bar, up to four diameters long; longer work is sawn first",
     ),
-    "blanks-first": ("blanks first, then each end", "sawn to length, held by the body; short stick-out, no parting"),
+    "blanks-first": (
+        "blanks first, then each end",
+        "sawn to length, held by the body; short stick-out, no parting off",
+    ),
 }
 MILLINGS: Words = {
-    "after": ("when all is turned", "held by what is finished; nothing is taken out of the chuck for it"),
-    "before-thread": ("on the bar, before its thread", "the thread is not gripped, and no burr is left in it"),
-    "on-the-bar": ("on the bar, before parting off", "the bar is the handle: for what is too small to be held"),
+    "after": ("when all is turned", "held on finished surfaces; stays in the chuck until turning is done"),
+    "before-thread": ("on the bar, before its thread", "the thread is not gripped and has no burr"),
+    "on-the-bar": ("on the bar, before parting off", "the bar is the handle: for parts too small to hold"),
 }
 BATCHES: Words = {
-    "piece": ("piece by piece", "each whole before the next is begun: a fault shows in the first"),
+    "piece": ("piece by piece", "each piece finished before the next: a fault shows on the first"),
     "holding": (
-        "each holding for all pieces",
-        "chuck and tools are set once for each holding",
+        "one set-up for all pieces",
+        "set chuck and tools once per set-up",
     ),
 }
 SUPPORTS: Words = {
-    "chuck": ("chuck alone", "up to about four diameters"),
-    "centre": ("chuck and centre", "up to about twelve, beyond with a steady; leaves a centre hole"),
+    "chuck": ("chuck only", "up to about four diameters"),
+    "centre": ("chuck and centre", "up to about twelve diameters, beyond that with a steady; leaves a centre hole"),
 }
 EDGES: Words = {
     "left": ("left edge", "the edge toward the chuck was touched off"),
@@ -81,18 +84,18 @@ MOUTHS: Words = {
 }
 CUTTERS: Words = {one.code: (one.name, one.remark) for one in INSIDE.values()}
 FINISHERS: Words = {
-    "boring-tool": ("boring tool", "any size from 8 mm on, true to the axis"),
-    "reamer": ("reamer", "its own size, quick; follows the hole that is there"),
+    "boring-tool": ("boring tool", "any size from 8 mm, true to the axis"),
+    "reamer": ("reamer", "quick, at its own size; follows the existing hole"),
 }
 FITS: Words = {one.code: (one.name, one.remark) for one in FIT.values()}
 METALS: Words = {
-    metal.code: (metal.name, f"blank {metal.blank_fraction:g} of the pitch under; {metal.lubricant}")
+    metal.code: (metal.name, f"blank {metal.blank_fraction:g} of the pitch under size; {metal.lubricant}")
     for metal in materials().values()
 }
 SCHOOLS: Words = {code: (name, REMARKS[code]) for code, name in SCHOOL_NAMES.items()}
 OUTSIDE_CUTTERS: Words = {one.code: (one.name, one.remark) for one in OUTSIDE.values()}
 INFEEDS: Words = {one.code: (one.name, one.remark) for one in INFEED_WAYS.values()}
-POINTS: Words = {"": ("as the form has it", "flat for 60 degrees, rounded for 55 and 47.5")} | {
+POINTS: Words = {"": ("as the standard form", "flat for 60 degrees, rounded for 55 and 47.5")} | {
     one.code: (one.name, one.remark) for one in POINT_FORMS.values()
 }
 HOLDERS: Words = {one.code: (one.name, one.remark) for one in DIE_HOLDINGS.values()}

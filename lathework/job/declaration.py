@@ -48,7 +48,7 @@ METHOD = Group(
         "holder": Choice(HOLDERS, about="what holds the die"),
         "order": Choice(ORDERS, "from-the-bar", "parted off the bar, or sawn blanks first"),
         "milling": Choice(MILLINGS, "after", "when flats, keyways and holes across are made"),
-        "batch": Choice(BATCHES, "piece", "piece by piece, or each holding for all pieces before the next holding"),
+        "batch": Choice(BATCHES, "piece", "piece by piece, or one set-up for all pieces before the next set-up"),
         "support": Choice(SUPPORTS, "chuck", "what carries the free end"),
         "tapping": Choice(TAPPINGS, "by-centre", "what guides the tap and turns it"),
         "percent": Share(

@@ -29,7 +29,7 @@ from lathework.shop.leadscrew import read_lead, read_leads
 from lathework.shop.metals import Material, materials
 from lathework.shop.racks import owned
 
-JAWS = "Chuck jaws close a die and may crack it; it cuts small whichever way it is turned. To do it anyway, say why."
+JAWS = "Chuck jaws close a die and may crack it, and the thread comes out small. To do it anyway, give a reason."
 
 
 def _identified(reader: JobReader) -> Identification | None:
@@ -49,10 +49,10 @@ def _identified(reader: JobReader) -> Identification | None:
 
 def _head(reader: JobReader) -> None:
     if reader.raw("format") != FORMAT:
-        reader.fail("wrong-format", "format", f"This is not a job file: format must be “{FORMAT}”.", (FORMAT,))
+        reader.fail("wrong-format", "format", f"This is not a job file: its format must be “{FORMAT}”.", (FORMAT,))
     version = reader.raw("version")
     if version != VERSION or isinstance(version, bool):
-        reader.fail("wrong-version", "version", f"Version {VERSION} is read here.", (str(VERSION),))
+        reader.fail("wrong-version", "version", f"This Conch reads version {VERSION}.", (str(VERSION),))
     for name in ("", "method", "setup"):
         reader.known(name)
 
@@ -79,7 +79,7 @@ def _mate(reader: JobReader, part: Part | None) -> Mate | None:
     fields = ("method.mate_minor", "method.mate_pitch")
     missing = [field for field in fields if not reader.text(field)]
     if len(missing) == 1:
-        reader.fail("empty", missing[0], "Measure both of the mate's sizes, or neither.")
+        reader.fail("empty", missing[0], "Give both sizes of the mating part, or neither.")
     if missing:
         return None
     bore, flanks = reader.size(fields[0]), reader.size(fields[1])
@@ -215,7 +215,7 @@ def _check_part_ids(reader: JobReader, jobs: tuple[Job, ...]) -> None:
     ids = [job.part.id for job in jobs]
     for number, own in enumerate(ids):
         if own in ids[:number]:
-            text = f"Another part of this job is “{own}” already."
+            text = f"Another part of this job already has the id “{own}”."
             reader.fail("doubled-id", f"others.{number - 1}.part.id", text)
 
 

@@ -43,7 +43,7 @@ SECTION = Group(
         "shape": Choice(SHAPES),
         "across": Extent(
             ACROSS,
-            "diameter, of a taper its large end, or width across the flats; empty for a thread and for bar as bought",
+            "diameter, of a taper its large end, or width across the flats; empty for a thread and for left as bar",
         ),
         "round": Extent(ACROSS, "of flats, a hexagon or a square: what they are milled on; empty takes the largest"),
         "length": Extent(

@@ -72,7 +72,7 @@ class _Asked:
     def needed(self, field: str, span: Span) -> Length:
         found = self.length(field, span)
         if found is None:
-            raise InputError("empty", field, "Nothing is entered here.")
+            raise InputError("empty", field, "Type a value.")
         return found
 
     def metal(self, field: str) -> Material:
@@ -88,11 +88,11 @@ class _Asked:
             raise error.at("thread") from None
         thread = called.thread
         if called.class_name:
-            text = "Leave the class out here: stud and hole each take their own, on the plan."
+            text = "Leave the class out here: choose it for stud and hole on the plan."
             raise InputError("class-not-here", "thread", text, (thread.designation,))
         external, internal = external_limits(thread), internal_limits(thread)
         if external is None or internal is None:
-            raise InputError("not-for-a-stud", "thread", f"{thread.designation} cannot be used for a stud and nut.")
+            raise InputError("not-for-a-stud", "thread", f"{thread.designation} cannot be used for a stud and a nut.")
         return thread, external, internal
 
 
@@ -132,7 +132,7 @@ def _sizes(read: _Asked) -> RepairSizes:
         Given("clamped part", clamped, unit),
         Given("washer", washer, unit),
         Given("nut", nut, unit),
-        Given("out of the nut", beyond, unit),
+        Given("past the nut", beyond, unit),
     )
     length = stud_length(tuple(one for one in stack if one.value > 0))
     nut_thread = nut_end(thread, washer + nut + beyond, clamped)
@@ -156,14 +156,14 @@ def _sizes(read: _Asked) -> RepairSizes:
 def _long_enough(length: float, thread: Thread, field: str) -> None:
     """A thread of fewer than four turns cannot be cut: the die's lead alone takes three."""
     if length < SHORTEST_THREAD * thread.pitch:
-        text = f"This leaves fewer than {SHORTEST_THREAD} turns of thread: the die's lead alone takes three."
+        text = f"This leaves fewer than {SHORTEST_THREAD} turns of thread. The chamfer of the die takes three."
         raise InputError("too-short", field, text)
 
 
 def _short(typed: float, wanted: Figure) -> str:
     if typed >= wanted.value - 1e-9:
         return wanted.note
-    return f"Shorter than the {wanted.value:.3g} {wanted.unit} at which the stud breaks first: a thread may strip."
+    return f"Under {wanted.value:.3g} {wanted.unit} a thread may strip before the stud breaks."
 
 
 def stud_repair(asked: AskedRepair, method: Mapping[str, Any], setup: Mapping[str, Any]) -> StudRepair:

@@ -35,6 +35,6 @@ def _look(group: Group, value: object, path: tuple[str, ...], errors: list[Input
                 _look(one.of, row, (*path, name, str(number)), errors)
         elif isinstance(one, _TEXTS):
             if not isinstance(own, str):
-                errors.append(InputError("wrong-type", ".".join((*path, name)), "This must be text."))
+                errors.append(InputError("wrong-type", ".".join((*path, name)), "Type text here."))
             elif not storable(own):
                 errors.append(InputError("unreadable", ".".join((*path, name)), UNSTORABLE))

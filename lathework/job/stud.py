@@ -27,14 +27,14 @@ def engagement(thread: Thread, strip: Strip) -> Figure:
     needed, least, most = strip.engagement.value, LEAST_ENGAGEMENT * thread.major, MOST_ENGAGEMENT * thread.major
     note = f"{strip.weaker} strips first."
     if needed > most:
-        note = "More thread would hold no better: the first turns carry the load. The part is weaker than its stud."
+        note = "More thread would not be stronger: the first turns carry the load. The part is weaker than the stud."
     return Figure(
         "stud screwed in",
         min(max(needed, least), most),
         thread.unit,
-        f"least of (greatest of (wanted by the strength, {LEAST_ENGAGEMENT} × major), {MOST_ENGAGEMENT} × major)",
+        f"smallest of (largest of (needed for strength, {LEAST_ENGAGEMENT} × major), {MOST_ENGAGEMENT} × major)",
         strip.engagement.source,
-        (Given("wanted by the strength", needed, thread.unit), Given("major", thread.major, thread.unit)),
+        (Given("needed for strength", needed, thread.unit), Given("major", thread.major, thread.unit)),
         fine=False,
         note=note,
     )
@@ -50,7 +50,7 @@ def hole_thread(thread: Thread, engaged: float) -> Figure:
         PRACTICE,
         (Given("stud screwed in", engaged, thread.unit), Given("pitch", thread.pitch, thread.unit)),
         fine=False,
-        note="The stud must not bottom before it is home.",
+        note="The stud must not reach the bottom before it is fully in.",
     )
 
 
@@ -58,7 +58,7 @@ def projection(thread: Thread) -> Figure:
     """What stands out of the nut: 2 P, in the thread's unit. Source: practice."""
     given = (Given("pitch", thread.pitch, thread.unit),)
     return Figure(
-        "out of the nut", PROJECTION_TURNS * thread.pitch, thread.unit, "2 × pitch", PRACTICE, given, fine=False
+        "past the nut", PROJECTION_TURNS * thread.pitch, thread.unit, "2 × pitch", PRACTICE, given, fine=False
     )
 
 
@@ -86,7 +86,7 @@ def nut_end(thread: Thread, above: float, clamped: float) -> Figure:
         "thread at the nut's end",
         above + into,
         thread.unit,
-        f"above the part + least of ({RUN_ON_TURNS} × pitch, clamped part)",
+        f"above the part + smallest of ({RUN_ON_TURNS} × pitch, clamped part)",
         PRACTICE,
         (
             Given("above the part", above, thread.unit),
@@ -94,5 +94,5 @@ def nut_end(thread: Thread, above: float, clamped: float) -> Figure:
             Given("clamped part", clamped, thread.unit),
         ),
         fine=False,
-        note="So that the nut pulls up before it runs out of thread.",
+        note="So that the nut tightens before it runs out of thread.",
     )

@@ -12,9 +12,9 @@ from lathework.methods.head import SUPPOSED_TURNS
 from lathework.shop.lathe_facts import RUN_DOWN_TURNS
 
 WHERE_EMPTY: dict[str, str] = {
-    "setup.run_down": f"usual: {RUN_DOWN_TURNS:g}",
-    "setup.head_overrun": f"not measured: {SUPPOSED_TURNS:g} turns",
-    "repair.out": f"empty: {PROJECTION_TURNS:g} turns",
+    "setup.run_down": f"blank: {RUN_DOWN_TURNS:g}",
+    "setup.head_overrun": f"blank: {SUPPOSED_TURNS:g} turns",
+    "repair.out": f"blank: {PROJECTION_TURNS:g} turns",
 }
 """What is reckoned with where a field is empty, by the field; those of a stud repair under "repair"."""
 

@@ -91,10 +91,10 @@ def pass_count(thread: Thread, bore_mm: float) -> Figure:
         "passes",
         count,
         "cut",
-        f"least of ({MOST_PASSES}, greatest of (1, next whole of ((depth ÷ first cut)²)))",
+        f"smallest of ({MOST_PASSES}, largest of (1, next whole of ((depth ÷ first cut)²)))",
         PRACTICE,
         (Given("depth", depth, "mm"), Given("first cut", FIRST_CUT_MM, "mm")),
-        note="Equal areas.",
+        note="Each pass removes the same area.",
     )
 
 
@@ -134,7 +134,7 @@ def chasing_passes(thread: Thread, bore_mm: float, unit: LengthUnit) -> tuple[Fi
         "major",
         PRACTICE,
         (major,),
-        note="The same dial once more: a boring bar springs.",
+        note="A spring pass at the same dial setting: a boring bar springs.",
     )
     return (*cuts, spring)
 
@@ -149,5 +149,5 @@ def largest_chaser(bore: float, unit: LengthUnit) -> Figure:
         PRACTICE,
         (Given("bore", bore, unit),),
         fine=False,
-        note="A larger one rubs with its heel: its relief is made for its own diameter.",
+        note="A larger tap rubs on its heel: its relief suits its own diameter.",
     )

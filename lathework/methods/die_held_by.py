@@ -34,7 +34,7 @@ def bears(holder: DieHolder | DieStock | DieHead, torque_nm: float, *, slips: bo
         return FITS
     if slips and torque_nm <= SLIPS_IN_HOLDER:
         return FITS
-    takes = f"the die takes some {torque_nm:.0f} N m"
+    takes = f"the die takes about {torque_nm:.0f} N m"
     if torque_nm > LONG_BAR_NM:
         return Fit(driven, f"{takes}: rough the thread out first")
     if isinstance(holder, DieStock):

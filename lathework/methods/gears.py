@@ -63,7 +63,7 @@ class Train:
         pairs = list(zip(self.drivers, self.driven, strict=True))
         first = f"{pairs[0][0]} drives {pairs[0][1]}"
         rest = [f"{driver} on its stud drives {driven}" for driver, driven in pairs[1:]]
-        return "; ".join((first, *rest)) if rest else f"{first}, any wheel between as an idler"
+        return "; ".join((first, *rest)) if rest else f"{first}, with any gear as an idler between"
 
 
 def meshes(drivers: Sequence[int], driven: Sequence[int]) -> bool:
@@ -161,7 +161,7 @@ def best_train(lead: Fraction, leadscrew: Fraction, owned: tuple[int, ...]) -> T
 def per_hundred(train: Train) -> Figure:
     """What a train is off over 100 mm of thread, in millimetres: long where it is more."""
     return Figure(
-        "off over 100 mm",
+        "error over 100 mm",
         float(100 * train.off),
         "mm",
         "100 × (cut ÷ wanted − 1)",
@@ -174,8 +174,8 @@ def per_hundred(train: Train) -> Figure:
 def over_length(train: Train, length_mm: float) -> Figure:
     """What it is off over a thread of `length_mm`, in millimetres."""
     off = float(train.off)
-    given = (Given("length", length_mm, "mm"), Given("share off", off))
-    return Figure("off over the thread", length_mm * off, "mm", "length × share off", GEOMETRY, given)
+    given = (Given("length", length_mm, "mm"), Given("relative error", off))
+    return Figure("error over the thread", length_mm * off, "mm", "length × relative error", GEOMETRY, given)
 
 
 def as_pitch_diameter(off_mm: float, flank_angle_deg: float) -> Figure:
@@ -185,7 +185,7 @@ def as_pitch_diameter(off_mm: float, flank_angle_deg: float) -> Figure:
         "as pitch diameter",
         abs(off_mm) / tan(radians(flank_angle_deg / 2)),
         "mm",
-        "off × cot(half angle)",
+        "error × cot(half angle)",
         Source("standard", "ISO 965-1, virtual pitch diameter"),
         (Given("off", abs(off_mm), "mm"), Given("half angle", flank_angle_deg / 2, "°")),
     )

@@ -13,7 +13,9 @@ from lathework.units import LengthUnit, convert
 
 SUPPOSED_TURNS = 2.0
 """Turns that a head whose overrun nobody measured may cut on past its stop (practice)."""
-SUPPOSED = "Supposed: two turns. Measure once how far past its stop the head cuts, and keep that with it in the shop."
+SUPPOSED = (
+    "Assumed: two turns. Measure once how far past the stop the head cuts, and save it with the head in the shop."
+)
 RESET_MIN = 0.15
 """Minutes to draw an open head back and close it (practice)."""
 SET_UP_MIN = 30.0
@@ -46,9 +48,9 @@ def refusals(thread: Thread, mount: Mount, torque_nm: float) -> Iterator[str]:
     if thread.taper:
         yield "chasers of a head leave steps in a taper"
     if thread.hand == "left" and mount != "locked":
-        yield "left-hand chasers want the spindle in reverse: a chuck that is not locked to it unscrews"
+        yield "left-hand chasers need the spindle in reverse: a chuck that is not locked on unscrews"
     if torque_nm > KEYED_BEARS_NM:
-        yield f"it takes {torque_nm:.0f} N m in the solid, more than a tailstock bears"
+        yield f"it takes {torque_nm:.0f} N m on a full blank, more than a tailstock holds"
 
 
 def why_beyond(
@@ -59,9 +61,9 @@ def why_beyond(
     if most is not None and thread.major_mm > most.mm:
         return f"takes chasers up to {most.typed}"
     if least is not None and thread.major_mm < least.mm:
-        return f"takes chasers from {least.typed} on"
+        return f"takes chasers from {least.typed}"
     if hollow is not None and length_mm > hollow.mm:
-        return f"takes in {hollow.typed} of thread at most"
+        return f"its bore takes at most {hollow.typed} of thread"
     return ""
 
 
@@ -74,7 +76,7 @@ def why_too_short(thread: Thread, length_mm: float, overrun: Length | None) -> s
     stop = stop_after(thread, length_mm, overrun.mm if overrun else None, "mm")
     if stop.value >= convert(thread.lead, thread.unit, "mm") - 1e-9:
         return ""
-    on = overrun.typed if overrun else f"{SUPPOSED_TURNS:g} turns, supposed,"
+    on = overrun.typed if overrun else f"{SUPPOSED_TURNS:g} turns, assumed,"
     return f"a head cuts on for {on} past its stop: this thread is too short for it"
 
 

@@ -37,8 +37,10 @@ class InfeedWay:
 
 
 INFEED_WAYS: dict[Infeed, InfeedWay] = {
-    "compound": InfeedWay("compound", "on the compound, at its angle", "cuts on one flank: chips run off, no chatter"),
-    "straight": InfeedWay("straight", "straight in on the cross slide", "both flanks at once: fine pitches only"),
+    "compound": InfeedWay(
+        "compound", "with the top slide, set at its angle", "cuts on one flank: chips run off, no chatter"
+    ),
+    "straight": InfeedWay("straight", "straight in with the cross-slide", "both flanks at once: fine pitches only"),
 }
 
 
@@ -50,20 +52,20 @@ def compound_angle(flank_angle_deg: float) -> Figure:
     (29.5, 27.0, 23.0)
     """
     return Figure(
-        "compound set over",
+        "top slide set over",
         # Down, never up: past half the flank angle the trailing flank comes out stepped. The 1e-9 keeps 59 halves from
         # being 58.999…
         math.floor((flank_angle_deg / 2 - SHY_DEG) / ANGLE_STEP_DEG + 1e-9) * ANGLE_STEP_DEG,
         "°",
-        "whole part of ((flank angle ÷ 2 − shy of it) ÷ step) × step",
+        "whole part of ((flank angle ÷ 2 − less than it by) ÷ step) × step",
         PRACTICE,
         (
             Given("flank angle", flank_angle_deg, "°"),
-            Given("shy of it", SHY_DEG, "°"),
+            Given("less than it by", SHY_DEG, "°"),
             Given("step", ANGLE_STEP_DEG, "°"),
         ),
         places=1,
-        note="From square to the axis. A base that is marked from the axis reads 90° less that.",
+        note="Measured from the cross-slide direction. If your scale is marked from the lathe axis, read 90° less.",
     )
 
 
@@ -76,13 +78,13 @@ def along_compound(depth: Figure, angle_deg: float, *, inside: bool = False) -> 
     0.0574
     """
     return Figure(
-        "out on the compound" if inside else "in on the compound",
+        "out on the top slide" if inside else "in on the top slide",
         # The slide goes the long way: only its part square to the axis deepens the thread.
         depth.value / math.cos(math.radians(angle_deg)),
         depth.unit,
-        "depth ÷ cos(compound set over)",
+        "depth ÷ cos(top slide set over)",
         GEOMETRY,
-        (Given("depth", depth.value, depth.unit), Given("compound set over", angle_deg, "°")),
+        (Given("depth", depth.value, depth.unit), Given("top slide set over", angle_deg, "°")),
     )
 
 
@@ -150,13 +152,21 @@ def dialled_passes(total: Figure, depth_mm: float, first_mm: float, unit: Length
             f"pass {number} to",
             whole * deep / depth_mm,
             unit,
-            "in all × reached ÷ depth, of equal area",
+            "in all × reached ÷ depth, each pass the same area",
             PRACTICE,
             (*given, Given("reached", deep, "mm")),
         )
         for number, deep in enumerate(pass_depths(depth_mm, first_mm), 1)
     ]
-    last = Figure(SPRING, whole, unit, "in all", PRACTICE, given[:1], note="The same dial twice more, until no chip.")
+    last = Figure(
+        SPRING,
+        whole,
+        unit,
+        "in all",
+        PRACTICE,
+        given[:1],
+        note="Repeat the last dial setting twice, until no chip comes off.",
+    )
     return (*passes, last)
 
 

@@ -29,7 +29,7 @@ OPENED: dict[Place, str] = {
     "let the tool run off the free end. Open the half nuts, withdraw the tool and wind the carriage back.",
 }
 CLOSED: dict[Place, str] = {
-    "groove": f"Switch off before the groove. {_STOPPED} stands in the groove. Withdraw the tool. {_CLOSED}",
+    "groove": f"Switch off before the groove. {_STOPPED} is in the groove. Withdraw the tool. {_CLOSED}",
     "shoulder": "Switch off short of the shoulder. When the spindle has stopped, turn it by hand to the line "
     f"chalked on the chuck. Withdraw the tool there. {_CLOSED}",
     "free end": f"Let the tool run off the end and stop the spindle. Withdraw the tool. {_CLOSED}",
@@ -53,7 +53,7 @@ CLOSED_INSIDE: dict[Inside, str] = {
     "past the part": f"Switch off before the tool leaves the part. {_STOPPED} is past the part. Move it in toward the "
     f"axis. {_CLOSED}",
     "through": f"Once the tool is through, stop the spindle. Move the tool in toward the axis. {_CLOSED}",
-    "recess": f"Switch off before the recess. {_STOPPED} stands in the recess. Move it in toward the axis. {_CLOSED}",
+    "recess": f"Switch off before the recess. {_STOPPED} is in the recess. Move it in toward the axis. {_CLOSED}",
     "recess, left": "Start each pass in the recess and let the tool run off the mouth. Stop the spindle and move "
     f"the tool in toward the axis. {_CLOSED}",
     "through, left": "Start each pass behind the part and let the tool run off the mouth. Stop the spindle and "
@@ -62,15 +62,15 @@ CLOSED_INSIDE: dict[Inside, str] = {
 
 
 _HAND_ENDS: dict[Place | Inside, str] = {
-    "groove": "stands in the groove",
-    "shoulder": "stands at the line chalked on the chuck",
+    "groove": "is in the groove",
+    "shoulder": "is at the line chalked on the chuck",
     "free end": "has run off the end",
     "free end, soon": "has run off the end",
     "shoulder, left": "has run from the groove off the free end",
     "free end, left": "has run from the far end, where it is fed in, off the free end",
     "past the part": "is past the part",
     "through": "is through",
-    "recess": "stands in the recess",
+    "recess": "is in the recess",
     "recess, left": "has run from the recess off the mouth",
     "through, left": "has run from behind the part off the mouth",
 }
@@ -78,8 +78,12 @@ _HAND_ENDS: dict[Place | Inside, str] = {
 
 def turned_by_hand(place: Place | Inside, *, opens: bool) -> str:
     """How a pass ends whose spindle is turned by hand: nothing is switched, and nothing runs on."""
-    back = "Open the half nuts and wind the carriage back." if opens else "Keep the half nuts closed, and turn back."
-    return f"Turn until the tool {_HAND_ENDS[place]}. Draw the tool out of the thread. {back}"
+    back = (
+        "Open the half nuts and wind the carriage back."
+        if opens
+        else ("Keep the half nuts closed and turn the spindle back.")
+    )
+    return f"Turn until the tool {_HAND_ENDS[place]}. Withdraw the tool from the thread. {back}"
 
 
 def outside(place: Place, *, opens: bool) -> str:

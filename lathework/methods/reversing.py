@@ -24,7 +24,7 @@ def coming_off(mount: Mount, tool: str, hand: Hand = "right") -> Caution:
         way = "reverse it" if hand == "right" else "run it forward"
         return Caution(COMING_OFF, f"Let the spindle stop, then {way} to back the {tool} off.", _HEARD)
     do = f"When the spindle has stopped, switch the motor off at the isolator and back the {tool} off by hand."
-    why = _UNSCREWS if mount == "screwed" else f"{_UNSCREWS} Say on the lathe if yours is locked on."
+    why = _UNSCREWS if mount == "screwed" else f"{_UNSCREWS} If your chuck is locked on, choose that for the lathe."
     return Caution(COMING_OFF, do, why)
 
 

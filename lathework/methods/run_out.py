@@ -28,7 +28,7 @@ def travel(thread: Thread, speed: Figure) -> Figure:
 def room_wanted(thread: Thread, speed: Figure) -> Figure:
     """How wide a groove lets a hand react at `speed`: reaction x rev/min / 60 x lead, in the thread's unit."""
     return Figure(
-        "the hand wants",
+        "needed by the hand",
         REACTION_S * speed.value / 60 * thread.lead,
         thread.unit,
         "reaction × speed ÷ 60 × lead",
@@ -39,7 +39,7 @@ def room_wanted(thread: Thread, speed: Figure) -> Figure:
             Given("lead", thread.lead, thread.unit),
         ),
         fine=False,
-        note="How far the tool goes on while a hand opens the nuts.",
+        note="How far the tool travels while a hand opens the half nuts.",
     )
 
 

@@ -44,10 +44,10 @@ TAP_HOLDINGS: dict[Tapping, TapHolding] = {
     "by-centre": TapHolding(
         "by-centre",
         "tap on the tailstock centre, spindle by hand",
-        "square, and felt at every turn; slow",
+        "square, and you feel every turn; slow",
         "Start the tap on the tailstock centre and turn the spindle by hand, {turns}",
         (cautions.TAP,),
-        ("Follow lightly with the centre, best a sprung one: it squares the tap, it does not push.",),
+        ("Follow lightly with the centre (a sprung one is best): it keeps the tap square and must not push.",),
         set_up_min=1.0,
         spoils=0.015,
         by_torque=True,
@@ -55,8 +55,8 @@ TAP_HOLDINGS: dict[Tapping, TapHolding] = {
     ),
     "slipping-hand": TapHolding(
         "slipping-hand",
-        "tap holder slipping in the hand, slow power",
-        "quick in soft metal; the hand must let go at once",
+        "tap holder gripped by hand, slow power",
+        "quick in soft metal; your hand must let go at once",
         "Start the tap against the tailstock and hold the knurled holder in your hand. Run it in at {speed} "
         "or slower. Switch off at turn {stop}; let the holder slip once {turns} are in",
         (cautions.TAP_POWER,),
@@ -69,7 +69,7 @@ TAP_HOLDINGS: dict[Tapping, TapHolding] = {
     "slipping-chuck": TapHolding(
         "slipping-chuck",
         "tap in a drill chuck set to slip, slow power",
-        "quick; the chuck's grip is the only guard of the tap",
+        "quick; only the slipping chuck protects the tap",
         "Tighten the drill chuck just enough to drive: the tap must slip before it breaks. Tailstock free on "
         "the bed. Run in at {speed} or slower; switch off at turn {stop} of {turns}",
         (cautions.TAP_POWER,),
@@ -81,11 +81,11 @@ TAP_HOLDINGS: dict[Tapping, TapHolding] = {
     ),
     "in-vise": TapHolding(
         "in-vise",
-        "by hand in the vise",
+        "by hand in the vice",
         "no lathe needed; square only by eye or by a block",
-        "Hold the piece upright in the vise. Start the tap square, {turns} with the wrench",
+        "Hold the piece upright in the vice. Start the tap square, {turns} with the wrench",
         (cautions.TAP_BY_HAND,),
-        ("Try it with a square from two sides after two turns; a block with a clearance hole guides it better.",),
+        ("After two turns check it with a square from two sides. A block with a clearance hole is a better guide.",),
         set_up_min=0.5,
         spoils=0.05,
         off_lathe=True,

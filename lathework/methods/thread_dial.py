@@ -45,19 +45,20 @@ def nut_times(lead: Fraction, leadscrew: Fraction, *, teeth: int = 0, marks: int
     >>> nut_times(Fraction(1, 13), Fraction(1, 16), teeth=16, marks=4).lines
     (1,)
     >>> nut_times(Fraction(1, 16), Fraction(1, 8), teeth=32, marks=8).words
-    'The half nuts may be closed anywhere.'
+    'Close the half nuts at any point.'
     """
     every = meets_again(lead, leadscrew)
     if every == 1:
-        return NutTimes(1, tuple(range(1, marks + 1)), "The half nuts may be closed anywhere.", opens=True)
+        return NutTimes(1, tuple(range(1, marks + 1)), "Close the half nuts at any point.", opens=True)
     if marks and teeth % every:
-        return NutTimes(every, (), closed_throughout("no line of the dial serves it"), opens=False)
+        return NutTimes(every, (), closed_throughout("no line of the thread dial suits this pitch"), opens=False)
     if not marks and every > MOST_COUNTED_TURNS:
         return NutTimes(every, (), closed_throughout(f"they line up again only after {every} turns of it"), opens=False)
     if not marks:
         words = (
-            f"The half nuts may be closed every {every} turns of the leadscrew. Chalk chuck and leadscrew at the first "
-            "pass, bring the carriage back to the same place on the bed, and close them when both marks stand there."
+            f"Close the half nuts only every {every} turns of the leadscrew. Chalk chuck and leadscrew at the "
+            "first pass. Bring the carriage back to the same place on the bed, and close the half nuts when "
+            "both marks are back where they were."
         )
         return NutTimes(every, (), words, opens=True)
     lines = _serving(every, teeth, marks)

@@ -25,7 +25,7 @@ def why_not_driven(
     `speeds` are the lathe's in rev/min, the slowest first; its holder slips at `slips_nm` (unit N m). Source: practice.
     """
     if thread.hand == "left" and mount != "locked":
-        return "is left-hand, and a spindle that runs backward to cut unscrews a screwed-on chuck"
+        return "is left-hand, and cutting in reverse can unscrew a screwed-on chuck"
     if torque.value > slips_nm:
         return f"takes {torque.value:.1f} N m, more than may slip under power"
     wanted = spindle_speed(metal.thread_speed, thread.major_mm, name="speed").value

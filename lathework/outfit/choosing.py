@@ -58,7 +58,9 @@ class Choosing:
             return f"{named}. {self.cheapest}"
         why = next(iter((*taken.refused, *taken.missed)), "") if taken else ""
         return (
-            f"{named}, but {why}; {self.best.name} would do" if why else f"{named}; {self.best.name} would be quicker"
+            (f"{named}, but {why}; use {self.best.name} instead")
+            if why
+            else f"{named}; {self.best.name} would be quicker"
         )
 
 

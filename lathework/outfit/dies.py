@@ -76,7 +76,7 @@ def die_needs(plan: Plan, number: int, thread: Thread, shop: Shop) -> Iterator[N
         yield Need(f"die for {thread.designation}", None, "", instead, field, owns=owns, steps=steps)
         return
     choices = tuple(dies) if len(dies) > 1 else ()
-    note = state_of(die) if die.across else "measure its outside diameter: no holder can be named for it"
+    note = state_of(die) if die.across else "measure its outside diameter: without it no holder can be chosen"
     yield Need(f"die for {thread.designation}", die, note, (), field, choices, steps=steps)
     way = way_of(plan.work, plan.work.threads[number])
     yield from _holder(plan, section, die, way, shop)
@@ -84,7 +84,7 @@ def die_needs(plan: Plan, number: int, thread: Thread, shop: Shop) -> Iterator[N
         return
     blank = plan.work.threads[number].blank_mm
     bushes = [one for one in shop.at_hand(Bush) if guides(one, blank).fits]
-    yield from (Need(f"to start the {thread.designation} die square", bush, steps=steps) for bush in bushes[:1])
+    yield from (Need(f"to start the {thread.designation} die squarely", bush, steps=steps) for bush in bushes[:1])
 
 
 def _off(holding: Holding, die: Die) -> float:
@@ -122,7 +122,7 @@ def _holder(plan: Plan, section: Section, die: Die, way: DieHolding, shop: Shop)
     why = ""
     if nearest is not None:
         # One that fits and was not taken lacks what this way asks of it.
-        why = f"{name_of(nearest.thing)}: {f'it is no {taken}' if nearest.fit.fits else nearest.fit.why}"
+        why = f"{name_of(nearest.thing)}: {f'it is not a {taken}' if nearest.fit.fits else nearest.fit.why}"
     instead = SLIDING_BY_HAND if wanted is DieStock else BY_TAILSTOCK
     others = [one.thing for one in fitting if isinstance(one.thing, DieHolder if wanted is DieStock else DieStock)]
     found = tuple(StandIn(f"{name_of(other)}: {instead.name}", "method.holder", instead.code) for other in others[:1])

@@ -43,7 +43,7 @@ def lines_of(told: Sequence[Need]) -> tuple[str, ...]:
     """What is missing, and what to lay out and where it lies, in a line each for paper; none where nothing is told."""
     missing = [f"{need.what}{_either(need)}" for need in told if need.thing is None]
     there = [f"{name_of(need.thing)}{_lies(need.thing)}" for need in told if need.thing is not None]
-    lines = [f"Missing: {'; '.join(missing)}."] if missing else []
+    lines = [f"Not in the shop: {'; '.join(missing)}."] if missing else []
     return (*lines, f"Lay out: {'; '.join(dict.fromkeys(there))}.") if there else tuple(lines)
 
 

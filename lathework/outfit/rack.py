@@ -69,7 +69,7 @@ def bar_needs(plan: Plan, shop: Shop) -> Iterator[Need]:
     what = f"{told(wanted, unit)} of {stock.across.typed} {stock.form} {metal.name}"
     if long:
         bar = long[0]
-        left = f"leaves {told(bar.long.mm - wanted, unit)}" if bar.long else "measure its length"
+        left = f"{told(bar.long.mm - wanted, unit)} is left over" if bar.long else "measure its length"
         yield Need(what, bar, left)
         return
     thicker = sorted((one for one in alike if one.across.mm > stock.across.mm), key=lambda one: one.across.mm)
@@ -77,7 +77,7 @@ def bar_needs(plan: Plan, shop: Shop) -> Iterator[Need]:
     why = "; ".join(f"{name_of(one)}: {long_enough(one, wanted).why}" for one in own)
     # A body of bar as bought would come out thicker: that is told, and not taken by a press.
     field = "" if any(section.shape == "bar" for section in plan.job.part.sections) else "part.stock.across"
-    words = f": turn what is bar as bought down to {stock.across.typed}" if not field else ": turn it down"
+    words = f": turn the part that is left as bar down to {stock.across.typed}" if not field else ": turn it down"
     instead = [StandIn(f"{name_of(one)}{words}", field, typed_of(one.across) if field else "") for one in thicker]
     owns = (("kind", "bar"), ("form", stock.form), ("across", typed_of(stock.across)), ("metal", metal.code))
     yield Need(what, None, why, tuple(instead[:1]), owns=owns)
@@ -92,7 +92,7 @@ def holding_needs(plan: Plan, shop: Shop) -> Iterator[Need]:
         if chucking.second and not grip.flats and not grip.on_thread:
             found = [collet for collet in shop.at_hand(Collet) if grips(collet, grip.across_mm, grip.length_mm).fits]
             yield from (
-                Need(f"to hold {grip.words}", one, "truer than jaws, and marks nothing", steps=steps)
+                Need(f"to hold {grip.words}", one, "runs truer than jaws and leaves no marks", steps=steps)
                 for one in found[:1]
             )
     if shop.keeps(Centre) and any(chucking.centred for chucking in plan.chuckings):
@@ -107,7 +107,7 @@ def _jaws(plan: Plan, shop: Shop, grip: Grip) -> Iterator[Need]:
         return
     why = "; ".join(dict.fromkeys(f"{name_of(chuck)}: {closes(chuck, grip.across_mm).why}" for chuck in chucks))
     collets = [one for one in shop.at_hand(Collet) if grips(one, grip.across_mm, grip.length_mm).fits]
-    instead = tuple(StandIn(f"{name_of(collet)}: it closes on that") for collet in collets[:1] if not grip.flats)
+    instead = tuple(StandIn(f"{name_of(collet)}: it closes on this size") for collet in collets[:1] if not grip.flats)
     yield Need(f"jaws that close on {grip.words}, {told(grip.across_mm, plan.job.unit)}", None, why, instead)
 
 
@@ -132,5 +132,5 @@ def lathe_needs(plan: Plan, shop: Shop) -> Iterator[Need]:
         return
     note = ""
     if own.bore and not stock.one_ended and stock.corners_mm > own.bore.mm:
-        note = f"the bar does not pass its {own.bore.typed} spindle: short lengths, held in the chuck alone"
+        note = f"the bar does not fit its {own.bore.typed} spindle bore: use short lengths, held in the chuck"
     yield Need("lathe", own if own.at_hand else None, note or state_of(own))

@@ -84,14 +84,14 @@ def _alike(thread: Thread, things: Iterable[Die | Tap]) -> tuple[tuple[str, ...]
             turn = "" if abs(off) <= ONE_SIZE_MM else f", {'opened' if off > 0 else 'closed'} by {abs(off):.2f} mm"
             instead[other.designation] = f"{name_of(thing)}: the same pitch and form{turn}"
         else:
-            unlike[other.designation] = f"{other.designation} is no substitute: {why or 'its diameter is another'}."
+            unlike[other.designation] = f"{other.designation} does not fit: {why or 'its diameter is different'}."
     return tuple(instead.values()), tuple(words for name, words in unlike.items() if name not in instead)
 
 
 def _pitches(one: Thread, other: Thread) -> str:
     """The pitches of two threads, in one unit where they have one."""
     if one.tpi and other.tpi:
-        return f"{one.tpi:g} to the inch, not {other.tpi:g}"
+        return f"{one.tpi:g} threads per inch, not {other.tpi:g}"
     return f"a pitch of {one.pitch_mm:.4g} mm, not {other.pitch_mm:.4g} mm"
 
 
@@ -140,7 +140,7 @@ def _lacking(holding: Sequence[Holding]) -> tuple[str, ...]:
     if not holding or any(one.fit.fits for one in holding):
         return ()
     first = holding[0]
-    return (f"nothing to hold its die: {name_of(first.thing)}: {first.fit.why}",)
+    return (f"no holder fits its die: {name_of(first.thing)}: {first.fit.why}",)
 
 
 def serving(thread: Thread, things: Sequence[Owned]) -> Serving:
@@ -153,7 +153,7 @@ def serving(thread: Thread, things: Sequence[Owned]) -> Serving:
     torque = cutting_torque(thread, materials()[SUPPOSED].cutting_force)
     near, holding = _near(thread, _racked(things)), holdings(dies, things, torque_nm=torque.value)
     instead, unlike = _alike(thread, (thing for thing in cutters if thing.at_hand))
-    lacking = [("die", dies), ("tap", taps), ("tapping drill near its size", (near,) if near else ())]
+    lacking = [("die", dies), ("tap", taps), ("tapping drill near the right size", (near,) if near else ())]
     gauges = [item for item in things if isinstance(item, ThreadGauge) and item.thread and item.at_hand]
     return Serving(
         thread=thread,

@@ -32,14 +32,17 @@ def _beyond(bore_work: BoreWork, beyond_mm: float, *, dead_end: bool) -> dict[st
     blind thread; a chaser runs out there.
     """
     thread = bore_work.bore.thread
-    parted = {"what is parted and faced": beyond_mm}
+    parted = {"allowance for parting and facing": beyond_mm}
     if thread is None or not dead_end or bore_work.taper is not None:
         return parted
     if bore_work.chased:
         room = {"run-out": RECESS_TURNS * thread.pitch_mm}
     else:
         tap = tap_of(bore_work)
-        room = {"lead of the tap": tap.lead_turns * thread.pitch_mm, "room for chips": chip_room(tap) * thread.pitch_mm}
+        room = {
+            "chamfer of the tap": tap.lead_turns * thread.pitch_mm,
+            "room for chips": chip_room(tap) * thread.pitch_mm,
+        }
     return room if fsum(room.values()) > beyond_mm else parted
 
 
@@ -68,7 +71,7 @@ def _through(
         PRACTICE,
         inputs,
         fine=False,
-        note="On the bar this hole ends in metal: the tap needs that room behind the part." if dead_end else "",
+        note="On the bar this hole is blind: the tap needs that room behind the part." if dead_end else "",
     )
 
 
@@ -119,7 +122,7 @@ def depth_figure(
             PRACTICE,
             deep.inputs,
             fine=False,
-            note="For a second tap; a bottoming tap finishes it." if bore.cutter.in_sets else tap.remark,
+            note="For a second tap; finish with a bottoming tap." if bore.cutter.in_sets else tap.remark,
         )
     inputs = (Given("depth", bore.depth.value, bore.depth.unit), Given("point", convert(point, "mm", unit), unit))
     value = convert(bore.depth.mm + point, "mm", unit)
@@ -194,10 +197,10 @@ def wall_figure(part: Part, bore_work: BoreWork, deep_mm: float, unit: LengthUni
         "wall left",
         convert(wall, "mm", unit),
         unit,
-        "(what stands outside − hole) ÷ 2; where that is least",
+        "(outside − hole) ÷ 2, at its thinnest",
         GEOMETRY,
         (
-            Given("what stands outside", convert(2 * wall + largest_mm(bore_work.bore), "mm", unit), unit),
+            Given("outside", convert(2 * wall + largest_mm(bore_work.bore), "mm", unit), unit),
             Given("hole", convert(largest_mm(bore_work.bore), "mm", unit), unit),
         ),
         fine=False,

@@ -91,9 +91,9 @@ def _within(wanted: Figure, limits: InternalLimits, unit: LengthUnit) -> Figure:
     return replace(
         wanted,
         value=min(max(wanted.value, least), greatest),
-        formula=f"least of (greatest of ({wanted.formula}, least minor), greatest minor)",
-        inputs=(*wanted.inputs, Given("least minor", least, unit), Given("greatest minor", greatest, unit)),
-        note=f"{wanted.note}; held within class {limits.minor.class_name}.",
+        formula=f"smallest of (largest of ({wanted.formula}, minimum minor), maximum minor)",
+        inputs=(*wanted.inputs, Given("minimum minor", least, unit), Given("maximum minor", greatest, unit)),
+        note=f"{wanted.note}; kept within class {limits.minor.class_name}.",
     )
 
 
@@ -190,9 +190,9 @@ def _formed(bore: Bore, thread: Thread, rack: tuple[Drill, ...], metal: Material
         "drill for the form tap",
         convert(drill.diameter, drill.unit, thread.unit),
         thread.unit,
-        "nearest to the hole that a form tap wants",
+        "nearest to the hole that a form tap needs",
         PRACTICE,
-        (Given("hole wanted", wanted.value, thread.unit), Given("probable hole", hole.value, thread.unit)),
+        (Given("target hole", wanted.value, thread.unit), Given("probable hole", hole.value, thread.unit)),
         kind="table",
         note=f"Drill {drill.name}.",
     )
@@ -214,7 +214,7 @@ def _tapering(bore: Bore, thread: Thread, taper_hole: TaperHole) -> BoreWork:
         "drill before reaming",
         convert(drill.diameter, drill.unit, thread.unit),
         thread.unit,
-        "largest no larger than the minor at the bottom of the useful thread",
+        "the largest drill not over the minor at the bottom of the useful thread",
         PRACTICE,
         (Given("minor at the bottom", taper_hole.deep.value, thread.unit),),
         kind="table",

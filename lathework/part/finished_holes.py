@@ -41,7 +41,7 @@ def socket_drill(bore: Bore, racks: Racks) -> tuple[Drill, Figure]:
         "drill",
         drill.diameter,
         drill.unit,
-        "largest you own that leaves a cut for the boring tool",
+        "the largest you own that leaves a cut for the boring tool",
         PRACTICE,
         (Given("small end", convert(bore.small_mm, "mm", racks.unit), racks.unit),),
         kind="table",
@@ -64,7 +64,7 @@ def reamer_drill(bore: Bore, racks: Racks) -> tuple[Drill, Figure]:
         Given("hole", convert(bore.across.mm, "mm", unit), unit),
         Given("left for the reamer", convert(left, "mm", unit), unit),
     )
-    formula = "largest that leaves the reamer enough"
+    formula = "the largest that leaves enough for the reamer"
     return drill, Figure(
         "drill", drill.diameter, drill.unit, formula, PRACTICE, inputs, kind="table", note=f"Drill {drill.name}."
     )

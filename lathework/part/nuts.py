@@ -53,12 +53,14 @@ def _hexagon(thread: Thread) -> Figure | None:
         return None
     across, older, source = found
     unit = thread.unit
-    before = Answer("older BSW hexagon", convert(older, "in", unit), unit, "one size larger, before they went down")
+    before = Answer(
+        "older BSW hexagon", convert(older, "in", unit), unit, "one size larger, before the sizes were reduced"
+    )
     return Figure(
         "across flats",
         convert(across, "in", unit),
         unit,
-        "as the table prints it, greatest",
+        "as the table prints it, maximum",
         source,
         (Given("printed", across, "in"),),
         kind="table",

@@ -40,7 +40,7 @@ def largest_across_flats(flats: int, round_mm: float, unit: LengthUnit) -> Figur
     """
     factor = ACROSS_FLATS[flats]
     return Figure(
-        "largest out of this bar",
+        "largest from this bar",
         convert(round_mm * factor, "mm", unit),
         unit,
         f"round × {factor:.6f}",
@@ -95,9 +95,9 @@ def bar_used(pieces: int, piece: Figure) -> Figure:
         "bar used so far",
         pieces * piece.value,
         piece.unit,
-        "pieces begun and ended × bar for a piece",
+        "pieces started and ended × bar for a piece",
         PRACTICE,
-        (Given("pieces begun and ended", pieces), Given("bar for a piece", piece.value, piece.unit)),
+        (Given("pieces started and ended", pieces), Given("bar for a piece", piece.value, piece.unit)),
         fine=False,
     )
 
@@ -121,7 +121,7 @@ def bar_for_batch(pieces: int, piece: Figure, *, grip_mm: float = GRIP_MM) -> Fi
             Given("stays in the jaws", grip, unit),
         ),
         fine=False,
-        note="From one bar; each further bar leaves its own end in the jaws." if grip_mm else "",
+        note="From one bar. Each further bar leaves its own end in the jaws." if grip_mm else "",
     )
 
 
@@ -137,7 +137,7 @@ def pieces_from_bar(bar_mm: float, piece: Figure, *, grip_mm: float = GRIP_MM) -
         "pieces from a bar",
         count,
         "piece",
-        "greatest of (0, whole part of ((bar − stays in the jaws) ÷ bar for a piece))",
+        "largest of (0, whole part of ((bar − stays in the jaws) ÷ bar for a piece))",
         PRACTICE,
         (
             Given("bar", bar, unit),

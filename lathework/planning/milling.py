@@ -14,8 +14,8 @@ from lathework.planning.steps.off_lathe import flats, keyway
 from lathework.planning.work import Work
 
 AS_IT_WAS = (
-    "Mark the bar against a jaw, take it out, clamp it by what stands behind the piece; back in the chuck as it was. "
-    "True it, and set Z zero on the face again before anything is parted."
+    "Mark the bar against a jaw before you take it out. Clamp it behind the piece. Put it back in the chuck "
+    "as it was, true it, and set Z 0 on the face again before you part off."
 )
 """What bar that leaves the chuck wants (practice)."""
 
@@ -62,5 +62,5 @@ def on_the_bar(operations: Iterable[Operation]) -> Iterator[Operation]:
 def milling_notices(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Notice]:
     """Why something is made after turning all the same."""
     if work.job.method.milling != "after" and off_the_lathe(work) and not on_its_bar(work, ways):
-        text = "It is not made on one bar from one end: what is milled or drilled across is made when all is turned."
+        text = "This cannot be made on one bar from one end: milling and cross holes are done after turning."
         yield Notice("mill-after", "method.milling", text)

@@ -74,9 +74,9 @@ def plunge_dial(work: Work, start_mm: float, end_mm: float) -> Figure:
         f"on the {work.job.setup.dial} dial",
         convert((start_mm - end_mm) * share, "mm", unit),
         unit,
-        "diameter touched − diameter wanted"
+        "diameter touched − target diameter"
         if share == 1
-        else "(diameter touched − diameter wanted) ÷ 2; a radius dial",
+        else "(diameter touched − target diameter) ÷ 2; a radius dial",
         GEOMETRY,
-        (given_mm("diameter touched", start_mm, unit), given_mm("diameter wanted", end_mm, unit)),
+        (given_mm("diameter touched", start_mm, unit), given_mm("target diameter", end_mm, unit)),
     )

@@ -120,7 +120,7 @@ def piece_time(job: Job, operations: tuple[Operation, ...]) -> Figure:
         "time for a piece",
         fsum(minutes for _, minutes in shares),
         "min",
-        "sum of all; cutting by feed and speed, and handling, at each step",
+        "sum of all; each step at its feed and speed, plus handling",
         PRACTICE,
         tuple(Given(title, minutes, "min") for title, minutes in shares),
         note="An estimate: the first piece takes longer, a practised hand less.",
@@ -154,7 +154,7 @@ def batch_time(pieces: int, piece: Figure, steps: int, more_setting_up: float = 
                 "operation by operation",
                 by_operation / 60,
                 "h",
-                "each tool set once, each piece chucked again at each step: true every time only in soft jaws",
+                "each tool set once, each piece chucked again at each step: runs true every time only in soft jaws",
             ),
         ),
     )

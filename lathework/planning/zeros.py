@@ -36,7 +36,7 @@ def zeroed(operations: Iterator[Operation | None], *, kept: bool) -> tuple[Opera
         fresh = operation.tool not in known if kept else operation.tool != tool
         if operation.kind in _POSITIONED and (moved or fresh) and not slot:
             why = "The work has moved" if moved else "New tool"
-            zero = f"{why}: touch the {operation.edge} of the {operation.tool} on the face, and set Z 0 again."
+            zero = f"{why}: touch off the {operation.edge} of the {operation.tool} on the face and set Z 0 again."
         begun = begun or operation.kind == "part-begin"
         moved = moved and operation.kind not in (*_POSITIONED, "face")
         tool = operation.tool if operation.kind in _TOOLPOST else tool

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from lathework.reader import Reader
 
-BOTH = "A thread dial is told by the teeth of its wheel and its lines."
+BOTH = "Describe a thread dial by its gear teeth and its lines."
 
 
 def check_dial(reader: Reader, teeth: float | None, lines: float | None, path: str = "") -> None:

@@ -45,25 +45,25 @@ FITS = Fit(True)
 def in_pocket(die: Die, holder: DieHolder | DieStock) -> Fit:
     """A die in the pocket of a holder or a stock. A 25 mm pocket does not take a 1 in (25.4 mm) die."""
     if die.form not in ("split", "solid"):
-        return Fit(False, "it is no round die")
+        return Fit(False, "it is not a round die")
     if die.across is None:
-        return Fit(False, "nobody measured its outside diameter")
+        return Fit(False, "outside diameter not given")
     slack = holder.across.mm - die.across.mm
     if slack < -_ALIKE_MM:
-        return Fit(False, f"a {die.across.typed} die does not go into a {holder.across.typed} pocket")
+        return Fit(False, f"a {die.across.typed} die does not fit a {holder.across.typed} pocket")
     if slack > POCKET_SLACK_MM + _ALIKE_MM:
         return Fit(False, f"a {die.across.typed} die is {slack:.1f} mm loose in a {holder.across.typed} pocket")
     if die.thick and holder.deep and die.thick.mm > holder.deep.mm + PROUD_MM + _ALIKE_MM:
-        return Fit(False, f"it stands {die.thick.mm - holder.deep.mm:.1f} mm out of the pocket")
+        return Fit(False, f"it sticks out of the pocket by {die.thick.mm - holder.deep.mm:.1f} mm")
     return FITS
 
 
 def through(thread: Thread, length_mm: float, holder: DieHolder | DieHead) -> Fit:
     """A thread `length_mm` long through what is behind the die; 0 where its length does not matter."""
     if holder.behind and thread.major_mm + THROUGH_MM > holder.behind.mm + _ALIKE_MM:
-        return Fit(False, f"{thread.designation} does not pass the {holder.behind.typed} bore behind it")
+        return Fit(False, f"{thread.designation} does not pass through the {holder.behind.typed} bore behind it")
     if holder.swallows and length_mm > holder.swallows.mm + _ALIKE_MM:
-        return Fit(False, f"its bore takes in {holder.swallows.typed} of thread and no more")
+        return Fit(False, f"its bore takes at most {holder.swallows.typed} of thread")
     return FITS
 
 
@@ -72,12 +72,12 @@ def in_tailstock(holder: DieHolder | DieHead, taper: Morse, chucks: tuple[Chuck,
     if holder.shank == "straight":
         opened = [c.most.mm for c in chucks if c.form == "drill" and c.most]
         if holder.round and opened and holder.round.mm > max(opened) + _ALIKE_MM:
-            return Fit(False, f"its {holder.round.typed} shank is more than the drill chuck takes")
+            return Fit(False, f"its {holder.round.typed} shank is too large for the drill chuck")
         return FITS
     if holder.shank in ("", "on-a-guide") or not taper or holder.shank == taper:
         return FITS
     if holder.shank > taper:
-        return Fit(False, f"its {holder.shank} shank does not go into a {taper} tailstock")
+        return Fit(False, f"its {holder.shank} shank does not fit a {taper} tailstock")
     return Fit(True, f"with a sleeve from {taper} to {holder.shank}")
 
 
@@ -85,7 +85,7 @@ def guides(bush: Bush, blank_mm: float) -> Fit:
     """A guide bush on a blank of `blank_mm`."""
     slack = bush.bore.mm - blank_mm
     if slack < -_ALIKE_MM:
-        return Fit(False, f"the blank does not go into its {bush.bore.typed} bore")
+        return Fit(False, f"the blank does not fit its {bush.bore.typed} bore")
     return FITS if slack <= BUSH_SLACK_MM + _ALIKE_MM else Fit(False, f"the blank is {slack:.2f} mm loose in it")
 
 
@@ -93,18 +93,18 @@ def grips(collet: Collet, across_mm: float, length_mm: float = 0.0) -> Fit:
     """A collet on a round of `across_mm`, of which it can have `length_mm`; 0 where that does not matter."""
     least = collet.least.mm if collet.least else collet.most.mm
     if not least - _ALIKE_MM <= across_mm <= collet.most.mm + _ALIKE_MM:
-        return Fit(False, "it closes on another size")
+        return Fit(False, "it closes on a different size")
     if collet.deep and 0 < length_mm < collet.deep.mm / 2:
-        return Fit(False, "it would have less than half its depth to grip")
+        return Fit(False, "less than half its depth would grip")
     return FITS
 
 
 def closes(chuck: Chuck, across_mm: float) -> Fit:
     """The jaws of a chuck on what is `across_mm`; those of an unknown range close on anything."""
     if chuck.least and across_mm < chuck.least.mm - _ALIKE_MM:
-        return Fit(False, f"it closes on {chuck.least.typed} at least")
+        return Fit(False, f"it closes down to {chuck.least.typed} only")
     if chuck.most and across_mm > chuck.most.mm + _ALIKE_MM:
-        return Fit(False, f"it takes {chuck.most.typed} at most")
+        return Fit(False, f"it takes at most {chuck.most.typed}")
     return FITS
 
 
@@ -112,13 +112,13 @@ def reams(reamer: Reamer, size_mm: float) -> Fit:
     """A reamer for a hole of `size_mm`: 1/4 in is not 6 mm."""
     if abs(reamer.size.mm - size_mm) <= REAMED_MM + _ALIKE_MM:
         return FITS
-    return Fit(False, f"it makes {reamer.size.mm:.3f} mm")
+    return Fit(False, f"it reams {reamer.size.mm:.3f} mm")
 
 
 def reaches(tap: Tap, depth_mm: float) -> Fit:
     """A tap down a hole threaded to `depth_mm`."""
     if tap.reaches and tap.reaches.mm < depth_mm - _ALIKE_MM:
-        return Fit(False, f"it reaches {tap.reaches.typed}")
+        return Fit(False, f"it reaches only {tap.reaches.typed}")
     return FITS
 
 
@@ -127,12 +127,12 @@ def parts(blade: Blade, across_mm: float) -> Fit:
     if blade.use == "grooving":
         return Fit(False, "it is for grooves")
     if blade.reach and blade.reach.mm < across_mm / 2 + PARTED_MM - _ALIKE_MM:
-        return Fit(False, f"it reaches {blade.reach.typed}")
+        return Fit(False, f"it reaches only {blade.reach.typed}")
     return FITS
 
 
 def long_enough(bar: Bar, wanted_mm: float) -> Fit:
     """A bar for a batch that takes `wanted_mm` of it."""
     if bar.long is None:
-        return Fit(True, "nobody measured its length")
-    return FITS if bar.long.mm >= wanted_mm - _ALIKE_MM else Fit(False, f"{bar.long.typed} is left of it")
+        return Fit(True, "length not measured")
+    return FITS if bar.long.mm >= wanted_mm - _ALIKE_MM else Fit(False, f"{bar.long.typed} is left")

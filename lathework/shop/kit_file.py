@@ -62,7 +62,7 @@ def read_kit_file(text: str) -> tuple[FileRow, ...]:
     bare = text.lstrip("\ufeff \r\n\t")
     rows = tuple(_json_rows(bare) if bare.startswith(("{", "[")) else _csv_rows(bare))
     if not rows:
-        raise InputError("empty", "file", "There is nothing in this file.")
+        raise InputError("empty", "file", "This file is empty.")
     return rows
 
 
@@ -70,33 +70,41 @@ def _json_rows(text: str) -> Iterator[FileRow]:
     try:
         file = json.loads(text)
     except (ValueError, RecursionError):
-        raise InputError("unreadable", "file", "This is no JSON that can be read.") from None
+        raise InputError("unreadable", "file", "This is not valid JSON.") from None
     things = file.get("things") if isinstance(file, dict) and file.get("format") == FORMAT else None
     if not isinstance(things, list) or file.get("version") != VERSION:
-        raise InputError("wrong-format", "file", f"A kit file says “format”: “{FORMAT}”, “version”: {VERSION}.")
+        raise InputError(
+            "wrong-format",
+            "file",
+            f"This is not a shop file: it must have “format”: “{FORMAT}” and “version”: {VERSION}.",
+        )
     _check_many(len(things))
     for number, one in enumerate(things, 1):
         if isinstance(one, dict):
             yield _row(number, str(one.get("kind") or ""), {key: one[key] for key in one if key != "kind"})
         else:
-            yield FileRow(number, "", None, {}, (InputError("wrong-type", "kind", "A thing is an object."),))
+            yield FileRow(number, "", None, {}, (InputError("wrong-type", "kind", "Each item must be an object."),))
 
 
 def _csv_rows(text: str) -> Iterator[FileRow]:
     try:
         rows = list(csv.reader(io.StringIO(text), strict=True))
     except csv.Error as error:
-        raise InputError("unreadable", "file", f"This is no CSV that can be read: {error}.") from None
+        raise InputError("unreadable", "file", f"This is not valid CSV: {error}.") from None
     head = [name.strip().lower() for name in rows[0]] if rows else []
     if "kind" not in head or len(set(head)) < len(head):
         known = ", ".join(CODES)
-        raise InputError("wrong-format", "file", f"The first line names each column once, “kind” among them: {known}.")
+        raise InputError(
+            "wrong-format", "file", f"The first line must name each column once, including “kind”: {known}."
+        )
     _check_many(len(rows) - 1)
     for line, cells in enumerate(rows[1:], 2):
         if not any(cell.strip() for cell in cells):
             continue
         if len(cells) > len(head):
-            yield FileRow(line, "", None, {}, (InputError("too-long", "kind", "More cells than columns."),))
+            yield FileRow(
+                line, "", None, {}, (InputError("too-long", "kind", "This line has more cells than columns."),)
+            )
             continue
         said = {name: unguarded(cell) for name, cell in zip(head, cells, strict=False) if cell.strip()}
         yield _row(line, said.pop("kind", "").strip().lower(), said)
@@ -104,7 +112,7 @@ def _csv_rows(text: str) -> Iterator[FileRow]:
 
 def _check_many(count: int) -> None:
     if count > MOST_ROWS:
-        raise InputError("too-long", "file", f"At most {MOST_ROWS} things in a file; this has {count}.")
+        raise InputError("too-long", "file", f"A file may have at most {MOST_ROWS} items. This has {count}.")
 
 
 def _row(line: int, kind: str, said: Mapping[str, Any]) -> FileRow:
@@ -120,8 +128,8 @@ def kit_schema() -> Json:
     """The kit file as JSON Schema 2020-12."""
     return {
         "$schema": "https://json-schema.org/draft/2020-12/schema",
-        "title": "Kit file, version 1",
-        "description": "The things of a shop. Lengths are text as typed; a bare number is in millimetres.",
+        "title": "Shop file, version 1",
+        "description": "The items of a shop. Lengths are text as typed; a number without a unit is in millimetres.",
         "type": "object",
         "required": ["format", "version", "things"],
         "properties": {

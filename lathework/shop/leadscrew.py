@@ -50,12 +50,12 @@ def read_lead(text: str, field: str = "leadscrew") -> Lead:
     found = count or long
     value = _value(found[1]) if found and not found[1].endswith(("/0", "/00", "/000")) else Fraction(0)
     if not value:
-        why = "“{}” is no pitch. Say 8 tpi, 3 mm or 1/8 in: a bare number could be either."
+        why = "“{}” is not a pitch. Type 8 tpi, 3 mm or 1/8 in: a bare number could be either."
         raise InputError("not-a-pitch", field, why.format(told), ("8 tpi", "3 mm", "1/8 in"))
     inches = count is not None or (long is not None and long[2].lower() != "mm")
     mm = INCH_MM / value if count else value * INCH_MM if inches else value
     if not FINEST_MM <= mm <= COARSEST_MM:
-        raise InputError("out-of-range", field, "A pitch is from 0.2 mm to 26 mm, or from 1 to 127 to the inch.")
+        raise InputError("out-of-range", field, "A pitch must be from 0.2 mm to 26 mm, or from 1 to 127 per inch.")
     return Lead(mm, "in" if inches else "mm", told)
 
 
@@ -70,7 +70,7 @@ def read_leads(text: str, field: str = "gearbox") -> tuple[Lead, ...]:
         unit = group.split()[-1]
         numbers = [one for one in re.split(r"[,\s]+", group.removesuffix(unit)) if one]
         if not numbers:
-            raise InputError("not-a-pitch", field, f"“{group}” names no pitch. Say 8, 9, 10 tpi; 0.5, 1 mm.")
+            raise InputError("not-a-pitch", field, f"“{group}” is not a list of pitches. Type 8, 9, 10 tpi; 0.5, 1 mm.")
         leads += [read_lead(f"{number} {unit}", field) for number in numbers]
     if len(leads) > MOST_IN_A_BOX:
         raise InputError("too-long", field, f"At most {MOST_IN_A_BOX} pitches fit here.")

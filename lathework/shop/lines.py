@@ -86,13 +86,13 @@ def _kind_of(named: str) -> tuple[ThingKind, str, str]:
         if others:
             raise wrong(f"Is it a {kind.code} or a {others[0]}? {HOW}", (kind.code, *others))
         return kind, found[0], rest
-    raise wrong(f"What is it: a die, a tap, a drill, a holder, a lathe? {HOW}", CODES)
+    raise wrong(f"Say what it is: a die, a tap, a drill, a holder, a lathe ... {HOW}", CODES)
 
 
 def _named(text: str) -> tuple[Typed, ...]:
     """The things that a line names. Raises InputError."""
     if len(text) > LONGEST_TYPED:
-        raise wrong(f"That is too long for one thing. {HOW}")
+        raise wrong(f"That is too long for one item. {HOW}")
     named, _, place = text.partition(",")
     kind, called, rest = _kind_of(named)
     rest, told = _split(kind, f"{called} {rest}", place)
@@ -120,6 +120,6 @@ def read_lines(text: str) -> tuple[Line, ...]:
         line = read_line(typed)
         count += len(line.things)
         if line.things and count > MOST_THINGS:
-            line = Line(typed, (), wrong(f"At most {MOST_THINGS} things at a time: put the others in first."))
+            line = Line(typed, (), wrong(f"At most {MOST_THINGS} items at a time. Add these first."))
         understood.append(line)
     return tuple(understood)

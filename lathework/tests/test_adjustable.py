@@ -67,7 +67,7 @@ class AtTheBench(unittest.TestCase):
         self.assertEqual(said("setting", opened.word, opened.eighths, ""), "set: opened 2 graduations")
         with self.assertRaises(InputError) as caught:
             setting_entry(now, "40")
-        self.assertIn("Graduations", caught.exception.message)
+        self.assertIn("graduations", caught.exception.message)
 
     def test_a_screw_that_binds_opens_it(self) -> None:
         now = before("try:b1", tried("binds"))

@@ -118,7 +118,7 @@ class Measuring(unittest.TestCase):
         within, under = self.turning("0.3688").judged, self.turning("0.3600").judged
         assert within is not None and under is not None
         self.assertEqual((within.words.inch, within.within), ("in class 2A", True))
-        self.assertEqual((under.words.inch, under.within), ("0.0043 in under the least for class 2A", False))
+        self.assertEqual((under.words.inch, under.within), ("0.0043 in below the minimum for class 2A", False))
 
     def test_the_bench_cuts_to_the_sizes_of_the_plan(self) -> None:
         made = plan()
@@ -195,7 +195,7 @@ class Measuring(unittest.TestCase):
         check_done(now, "done", "")
 
     def test_over_and_under_size_want_a_reason(self) -> None:
-        for text, words in (("0.3750", "over size"), ("0.3500", "under size")):
+        for text, words in (("0.3750", "oversize"), ("0.3500", "undersize")):
             now = self.turning(text)
             with self.subTest(text), self.assertRaises(InputError) as told:
                 check_done(now, "done", "")
@@ -276,7 +276,7 @@ class WhatElseItBindsFor(unittest.TestCase):
         now = self.gauging(self.said("binds"), found)
         self.assertEqual((now.verdict, now.advice, now.opened_eighths), (None, None, 0.0))
         assert now.cause is not None
-        self.assertIn("die stays as it is", now.cause.cure)
+        self.assertIn("leave the die as it is", now.cause.cure)
         self.assertIn("Gauge the thread first", now.hindrance)
         again = self.gauging(self.said("binds"), found, self.said("snug"))
         self.assertEqual((again.hindrance, again.cause), ("", None))

@@ -101,7 +101,7 @@ class Holes(unittest.TestCase):
         for at, depth, met in (("1.05", "", True), ("1.2", "", False), ("0.5", "1/4", False), ("0.5", "1/2", True)):
             made = plan(body(axial, bore(across="1/8", end="across", at=at, depth=depth)))
             with self.subTest(at=at, depth=depth):
-                self.assertEqual("where the hole across comes out" in burrs(made), met)
+                self.assertEqual("where the cross hole comes out" in burrs(made), met)
 
     def test_a_hole_in_a_wall_goes_no_further_than_the_wall(self) -> None:
         """1 in over a 1/2 in hole: a wall of 1/4. Asked 1/4 deep or more, a 1/8 hole is drilled 1/4 and its point (0.3
@@ -122,7 +122,7 @@ class Holes(unittest.TestCase):
         made = plan(body(bore(across="3/8"), **{"part.sections": hexed, "part.afterwards": "Wax it."}))
         keys = [operation.key for operation in made.operations]
         self.assertEqual(keys[-2:], ["deburr", "fit"])
-        for place in ("edges of the flats", "edges of the keyway", "that the blade opened"):
+        for place in ("edges of the flats", "edges of the keyway", "that the blade cut open"):
             self.assertIn(place, burrs(made))
         self.assertEqual(burrs(plan(body())), "")
 
@@ -179,11 +179,11 @@ class Holes(unittest.TestCase):
             with self.subTest(thread=thread, way=way):
                 self.assertEqual("more than may slip" in words, said)
                 self.assertEqual("speed" in tap.figures, not said)
-                self.assertEqual("bar wrench resting" in words, said)
+                self.assertEqual("Rest a bar wrench" in words, said)
 
     def test_a_wrench_rests_on_the_slide_only_in_the_lathe(self) -> None:
         """3/8-16 takes 2000 x 1.5875^2 x 9.525 / 8000 = 6 N m: a bar on the top slide, not in vise or drill press."""
-        rests = "resting on the top slide"
+        rests = "on the top slide"
         for change, key, said in (
             (body(bore("3/8-16", depth="1/2")), "tap", True),
             (body(bore("3/8-16", depth="1/2"), **{"method.tapping": "in-vise"}), "tap", False),
@@ -333,7 +333,7 @@ class DrillsOwned(unittest.TestCase):
         owned = {"setup.drills": "11/64", "part.bores": [bore("M5", depth="10 mm")]}
         told = [notice.text for notice in plan(body(**owned)).notices if notice.code == "better-drill"]
         self.assertEqual(len(told), 1)
-        self.assertIn("11/64 comes nearest, and leaves 61 % thread; 4.2 mm would leave 77 %", told[0])
+        self.assertIn("11/64 is the nearest of your drills (61 % thread); 4.2 mm would give 77 %", told[0])
         self.assertNotIn("better-drill", {notice.code for notice in plan(body(bore("M10", depth="20 mm"))).notices})
 
     def test_a_lower_per_cent_takes_a_larger_drill(self) -> None:
@@ -373,7 +373,7 @@ class Threaded(unittest.TestCase):
             made = plan(body(bore("1/2-13"), **nut, **{"quantity": pieces, "method.order": order}))
             drill = next(operation for operation in made.operations if operation.key == "drill:b1")
             with self.subTest(pieces=pieces, order=order):
-                self.assertEqual("hole is begun" in " ".join(drill.notes), said)
+                self.assertEqual("hole is already started" in " ".join(drill.notes), said)
 
     def test_one_that_ends_in_the_bar_is_drilled_past_the_part_and_tapped_by_hand(self) -> None:
         """An M8 nut, 8 mm high: past it by 4 turns of lead and 2 of chips, 7.5 mm, and the point of a 6.8 mm drill."""
@@ -396,7 +396,7 @@ class Threaded(unittest.TestCase):
                 self.assertNotIn("speed", tap.figures)
                 self.assertNotIn("spiral", tap.tool)
                 self.assertEqual("blind-by-hand" in {n.code for n in made.notices}, way != "by-centre")
-                self.assertEqual("On the bar the hole ends" in " ".join(tap.notes), way != "by-centre")
+                self.assertEqual("On the bar this hole is blind" in " ".join(tap.notes), way != "by-centre")
         after = plan(nut | {"method.tapping": "in-vise"})
         self.assertLess(value(after, "drill:b1", "depth"), 8 + 2 + 0.3 * 7)
 
@@ -450,7 +450,7 @@ class Threaded(unittest.TestCase):
         left = step(plan(body(bore("1/4-20 LH", depth="1/2"))), "tap")
         formed = step(plan(body(bore("1/4-20", depth="1/2", cut="form-tap"))), "tap")
         assert left is not None and formed is not None
-        self.assertIn("turn the spindle backward to cut", " ".join(left.notes))
+        self.assertIn("turn the spindle in reverse to cut", " ".join(left.notes))
         self.assertIn("turn back", left.sentence)
         self.assertNotIn("turn back", formed.sentence)
 

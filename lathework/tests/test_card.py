@@ -110,7 +110,7 @@ class Overlay(unittest.TestCase):
             return
         json.dumps(told, allow_nan=False)
         self.assertIn(bolt, told["sentence"])
-        self.assertEqual(told["verdict"] == "fits", "Never" not in told["sentence"])
+        self.assertEqual(told["verdict"] == "fits", "Do not" not in told["sentence"])
         for met in told["meetings"]:
             self.assertTrue(met["threads"] is None or met["threads"] >= 0)
 

@@ -108,8 +108,10 @@ def enters_from_right(job: Job, number: int) -> bool:
     def across(one: Section) -> float:
         if one.thread is not None:
             return one.thread.major_mm
+        if one.shape == "flats":
+            return one.round.mm if one.round is not None else bar  # two flats leave the round between them
         if one.shape in MILLED and one.across is not None:
-            return min(bar, one.across.mm * {6: 1.1547, 4: 1.4142, 2: 1.0}[MILLED[one.shape]])
+            return min(bar, one.across.mm * {6: 1.1547, 4: 1.4142}[MILLED[one.shape]])
         return one.across.mm if one.across is not None else bar
 
     others = [(round(across(one), 2), at) for at, one in enumerate(job.part.sections) if at != number]

@@ -170,7 +170,7 @@ class Designation(unittest.TestCase):
 
     def test_a_pipe_size_is_explained_where_it_trips(self) -> None:
         """ISO 228-1: G1/4 measures 13.157 mm across the crests."""
-        self.assertIn("13.157 mm across the crests", read_designation("1/4 bspp").notes[0])
+        self.assertIn("13.157 mm over the crests", read_designation("1/4 bspp").notes[0])
 
 
 class TwoBehindOneName(unittest.TestCase):
@@ -260,7 +260,7 @@ class TwoBehindOneName(unittest.TestCase):
         for text, name in (("1/4 bsp", "G1/4"), ("5/16-32", "5/16-32 UNEF")):
             found = read_called(text, stored=True).thread
             self.assertEqual(found.designation, name)
-            self.assertIn(f"is taken for {name}", found.notes[-1])
+            self.assertIn(f"is read as {name}", found.notes[-1])
 
     def test_a_class_that_is_none_is_told_what_classes_are(self) -> None:
         for text in ("class A", "3/8-16 A", "3/8-16-2", "1/4-20 class A"):

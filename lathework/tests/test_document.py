@@ -263,4 +263,4 @@ class LengthBehindAThread(unittest.TestCase):
         thread = read_document(document({"part.sections.0.thread": "3/8-16 x 1"})).part.sections[0].thread
         assert thread is not None
         self.assertEqual(thread.designation, "3/8-16 UNC")
-        self.assertIn("1 in, is not taken from there", thread.notes[-1])
+        self.assertIn("(1 in) is not read here", thread.notes[-1])

@@ -59,7 +59,8 @@ class Dispositions(unittest.TestCase):
         # What was recorded before is still read; nothing promises a change that no plan makes.
         self.assertIn("redesign", DISPOSITIONS)
         self.assertEqual(
-            said("accept", "redesign", None, "its nut is cut to it"), "Change the part to suit: its nut is cut to it"
+            said("accept", "redesign", None, "its nut is cut to it"),
+            "Accept: change the part to suit: its nut is cut to it",
         )
         self.assertEqual({one.outcome for one in DISPOSITIONS.values()}, {"accept", "again", "scrap"})
         self.assertTrue(all(one.check for code, one in MISTAKES.items() if code != "other"))

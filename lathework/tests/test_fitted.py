@@ -134,7 +134,7 @@ class Steps(unittest.TestCase):
         bored = step(plan(PLAIN_BUSH), "bore")
         self.assertAlmostEqual(bored.figures["bore"].value, 0.4990 + 0.0205 / 25.4, places=6)
         self.assertEqual((bored.title, bored.figures["clearance"].unit), ("Bore to the fit", "in"))
-        self.assertIn("Try the mate before", " ".join(bored.notes))
+        self.assertIn("Try the mating part before", " ".join(bored.notes))
 
     def test_a_reading_past_the_limit_is_told(self) -> None:
         """A bore 0.0005 over its most is past: metal does not come back."""
@@ -285,7 +285,7 @@ class BesideItsOwnSize(unittest.TestCase):
                 shaft(section("round", "20", across="12", fit=fit), section("bar", "10"), bar="12")
             told = {error.field: error.message for error in caught.exception.errors}
             self.assertIn("part.sections.0.fit", told)
-            self.assertIn("take one of at least", told["part.sections.0.fit"])
+            self.assertIn("Use bar of at least", told["part.sections.0.fit"])
         shaft(section("round", "20", across="12", fit="slide"), section("bar", "10"), bar="12.5")
 
     def test_a_narrow_neck_is_plunged_still(self) -> None:

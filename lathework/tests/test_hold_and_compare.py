@@ -148,7 +148,7 @@ class Held:
         """How far from the jaws a tool works, and what carries the work there."""
         cut = operation.cut
         assert cut is not None
-        if operation.kind != "drill" and "in the vise" not in operation.sentence:
+        if operation.kind != "drill" and "in the vice" not in operation.sentence:
             assert cut.left_mm <= self.out - JAWS_CLEAR, f"{operation.key} meets the jaws"
         if operation.kind == "thread":
             # A die squares itself on what it cuts.

@@ -161,7 +161,7 @@ class DieHolder(unittest.TestCase):
         metric = {"unit": "mm", "die": "25.4", "thick": "9.5", "longest": "38", "bar": "16"}
         dimensions = designed("die-holder", HOLDER | metric).dimensions
         pocket = next(dimension.figure for dimension in dimensions if dimension.figure.name == "pocket of the die")
-        least, most = (float(size) for size in re.findall(r"(?:least|most) ([\d.]+)", pocket.note))
+        least, most = (float(size) for size in re.findall(r"(?:Between|and) ([\d.]+)", pocket.note))
         self.assertAlmostEqual(most - least, 0.033, places=3)
         self.assertTrue(least < pocket.value < most)
 
@@ -235,7 +235,7 @@ class DieStock(unittest.TestCase):
     def test_the_handles_bring_the_torque(self) -> None:
         """1-8 UNC in mild steel: 2000 N/mm² x 3.175² x 25.4 / 8000 = 64 N m sharp, 128 dull: 320 mm at 2 x 200 N."""
         told = {dimension.figure.name: dimension.figure.value for dimension in designed("die-stock", STOCK).dimensions}
-        self.assertAlmostEqual(told["a dull die wants"], 2 * 2000 * 3.175**2 * 25.4 / 8000, places=3)
+        self.assertAlmostEqual(told["torque of a dull die"], 2 * 2000 * 3.175**2 * 25.4 / 8000, places=3)
         self.assertAlmostEqual(told["handle from the axis"] * 25.4, 128.02 / 2 / 200 * 1000, delta=0.1)
 
     def test_every_planted_fault_is_found(self) -> None:
@@ -316,7 +316,7 @@ class TapHolder(unittest.TestCase):
         self.assertGreaterEqual(long - deep[0] - tommy.bore.at.mm - tommy.drill_mm / 2, 2.9)
         self.assertEqual(screws.bore.count, 2)
         titles = [step.title for step in plan.operations if step.key.startswith("cross-drill")]
-        self.assertEqual(titles, ["Drill across, hole 4", "Drill across, hole 5"])
+        self.assertEqual(titles, ["Drill the cross hole, hole 4", "Drill the cross hole, hole 5"])
         self.assertAlmostEqual(screws.bore.depth.mm, (outside - shank) / 2, delta=0.02)
 
     def test_every_planted_fault_is_found(self) -> None:
@@ -338,7 +338,7 @@ class TapHolder(unittest.TestCase):
         for (shank, square), own in product(squares, ("", "25")):
             design = designed("tap-holder", {"shank": f"{shank}", "bar": "16", "unit": "mm", "own": {"deep": own}})
             told = {dimension.figure.name: dimension.figure.value for dimension in design.dimensions}
-            deep, at = told["tap in by"], told["screws behind the face"]
+            deep, at = told["depth of the tap"], told["screws behind the face"]
             self.assertTrue(deep - square + 1.0 < at < deep - 1.0, (shank, at, deep))
 
 

@@ -66,7 +66,7 @@ class Lookalikes(unittest.TestCase):
     def test_only_what_is_owned_is_asked_for(self) -> None:
         found = identify({"outside": "0.2465", "tpi": "20"}, ("caliper", "rule"))
         self.assertTrue(found.next.question is None or found.next.question.instrument in ("caliper", "rule"))
-        self.assertIn("only the mating part", identify({"outside": "0.2465", "tpi": "20"}, ()).next.sentence)
+        self.assertIn("Try the mating part", identify({"outside": "0.2465", "tpi": "20"}, ()).next.sentence)
 
     def test_a_leaf_that_does_not_fit_weighs_too(self) -> None:
         base = {"outside": "0.2465", "tpi": "20"}
@@ -95,7 +95,7 @@ class Lookalikes(unittest.TestCase):
 
     def test_what_happens_if_one_is_taken_for_the_other(self) -> None:
         self.assertIn("leaks", identify({"outside": "13.1 mm", "tpi": "19"}).mistake)
-        self.assertIn("Never", identify({"outside": "0.2465", "tpi": "20"}).mistake)
+        self.assertIn("Do not", identify({"outside": "0.2465", "tpi": "20"}).mistake)
 
 
 class Evidence(unittest.TestCase):
@@ -135,7 +135,7 @@ class Evidence(unittest.TestCase):
         found = identify({"outside": "0.3", "tpi": "37"})
         self.assertGreater(found.ranking.none_of_these, 0.9)
         self.assertIn("0.300-37 UNS", found.ranking.specials)
-        self.assertIn("No table holds", found.next.sentence)
+        self.assertIn("No table lists", found.next.sentence)
 
     def test_several_places_tell_a_taper(self) -> None:
         one = probability(identify({"outside": "13.1 mm", "tpi": "19"}), "R1/4")

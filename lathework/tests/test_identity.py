@@ -111,8 +111,13 @@ class AChangedPart(unittest.TestCase):
         now = self.shop.now.bench
         assert now.outdated is not None
         self.assertEqual(now.readings, ())
-        self.assertEqual(now.outdated.inch, "0.4375 was measured for 0.4375; it is 0.4500 now: measure again.")
-        self.assertEqual(now.outdated.mm, "11.113 was measured for 11.113; it is 11.430 now: measure again.")
+        self.assertEqual(
+            now.outdated.inch,
+            "This 0.4375 was measured for a target of 0.4375; the target is now 0.4500. Measure again.",
+        )
+        self.assertEqual(
+            now.outdated.mm, "This 11.113 was measured for a target of 11.113; the target is now 11.430. Measure again."
+        )
         self.shop.record(read(now, "0.4500"))
         self.assertIsNone(self.shop.now.bench.outdated)
 

@@ -32,9 +32,9 @@ class Believed(unittest.TestCase):
         before = at(20, -5, 10.0)
         for after, now, word in (
             (at(200, -5, 10.05), 10.05, "jumped"),
-            (at(20 * 25.4, -5, 10.05), 10.05, "inches"),
-            (at(20 / 25.4, -5, 10.05), 10.05, "inches"),
-            (at(20, -5, 10.05), 14.0, "silent"),
+            (at(20 * 25.4, -5, 10.05), 10.05, "changed unit"),
+            (at(20 / 25.4, -5, 10.05), 10.05, "changed unit"),
+            (at(20, -5, 10.05), 14.0, "No new reading"),
             (at(20, -5, 30.0), 10.0, "clock"),
         ):
             with self.subTest(word):

@@ -129,15 +129,15 @@ class AsPeopleSayIt(unittest.TestCase):
 
     def test_what_cannot_be_is_refused_with_a_reason(self) -> None:
         for typed, words in (
-            ("hammer", "What is it: a die, a tap, a drill"),
+            ("hammer", "Say what it is: a die, a tap, a drill"),
             ("M10 die tap", "Is it a die or a tap"),
-            ("die", "Say what it is"),
-            ("M8 die 25 x 30", "thicker than it is wide"),
-            ("M20 die 16 x 5", "does not go into so small a die"),
+            ("die", "Type it like M3-M12 dies"),
+            ("M8 die 25 x 30", "thicker than its diameter"),
+            ("M20 die 16 x 5", "A die this small cannot cut"),
             ("Tr20x4 die", "single point"),
-            ("1-3 x 0 drills", "These steps lead nowhere"),
+            ("1-3 x 0 drills", "do not make a range"),
             ("M3-1/2 bsw dies", ""),
-            ("7/16 whitworth tap", "say which"),
+            ("7/16 whitworth tap", "Type the one you mean"),
         ):
             with self.subTest(typed):
                 error = read_line(typed).error
@@ -175,7 +175,7 @@ class WhatServes(unittest.TestCase):
     def test_what_only_looks_alike_is_told_with_its_reason(self) -> None:
         """BS 84: 1/2 BSW has 12 threads to the inch, 1/2 BSF 16."""
         (why,) = [one for one in serving(read_designation("1/2 bsw"), self.OWNED).unlike if "BSF" in one]
-        self.assertEqual(why, "1/2 BSF is no substitute: 16 to the inch, not 12.")
+        self.assertEqual(why, "1/2 BSF does not fit: 16 threads per inch, not 12.")
 
     def test_what_is_missing_is_named(self) -> None:
         """ISO 2306: M12 is drilled 10.2; half-millimetre steps hold 10, which leaves more, or 10.5."""
@@ -185,7 +185,8 @@ class WhatServes(unittest.TestCase):
         assert told.drill is not None
         self.assertIn(told.drill.drill.name, ("10 mm", "10.5 mm"))
         self.assertEqual(
-            serving(read_designation("M30"), self.OWNED).missing, ("no die", "no tap", "no tapping drill near its size")
+            serving(read_designation("M30"), self.OWNED).missing,
+            ("no die", "no tap", "no tapping drill near the right size"),
         )
 
     def test_what_can_be_cut_is_what_something_serves(self) -> None:

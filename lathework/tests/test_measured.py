@@ -113,7 +113,7 @@ class AtTheBench(unittest.TestCase):
         told = now.size("length")
         assert told is not None and told.cut.dial is not None
         self.assertAlmostEqual(told.cut.dial.value * 25.4, 1.0, places=2)
-        self.assertIn("under size", now.hindrance)
+        self.assertIn("undersize", now.hindrance)
         with self.assertRaises(InputError) as caught:
             read(now, f"{(length.target.aim_mm - 3) / 25.4:.4f}", "length")
         self.assertEqual(caught.exception.code, "grew")

@@ -32,8 +32,8 @@ class Refused(unittest.TestCase):
         """M10 25 deep from the right, 12 mm wide 25 deep from the left, in 40: the last 10 would be air."""
         told = refused(block(bore("M10", depth="25"), bore(across="12", depth="25", end="left")))
         self.assertEqual(list(told), ["part.bores.0.depth"])
-        self.assertIn("bores away the last 10.00 mm", told["part.bores.0.depth"])
-        self.assertIn("15.00 mm deep at most", told["part.bores.0.depth"])
+        self.assertIn("removes the last 10.00 mm", told["part.bores.0.depth"])
+        self.assertIn("at most 15.00 mm deep", told["part.bores.0.depth"])
         # A smaller hole meets it and takes nothing; a shallower one does not reach it.
         self.assertEqual(refused(block(bore("M10", depth="25"), bore(across="8", depth="25", end="left"))), {})
         self.assertEqual(refused(block(bore("M10", depth="25"), bore(across="12", depth="15", end="left"))), {})
@@ -48,7 +48,7 @@ class Refused(unittest.TestCase):
         nut = block(bore("G1/2", depth="12"), bore(across="14.5", end="left"), long="18")
         told = refused(nut)
         self.assertEqual(list(told), ["part.bores.0.depth"])
-        self.assertIn("comes out of the far end", told["part.bores.0.depth"])
+        self.assertIn("breaks through the far end", told["part.bores.0.depth"])
         self.assertIn("inside threading tool", told["part.bores.0.depth"])
         chased = block(bore("G1/2", depth="12", cut="boring-tool"), bore(across="14.5", end="left"), long="18")
         self.assertEqual(refused(chased), {})
@@ -62,7 +62,7 @@ class Refused(unittest.TestCase):
 
     def test_nothing_is_left_of_a_thread(self) -> None:
         told = refused(block(bore("M10"), bore(across="16")))
-        self.assertIn("bores it away", told["part.bores.0.depth"])
+        self.assertIn("removes it", told["part.bores.0.depth"])
 
     def test_what_does_not_come_out_is_not_said_to(self) -> None:
         """M8 15 deep by a 6.8 drill: 15 + 4 x 1.25 + 2 x 1.25 + 0.3 x 6.8 = 24.54, in 25: a thin floor, no way out."""

@@ -136,7 +136,7 @@ class OutOfTheShop(unittest.TestCase):
         self.assertEqual(jaws(("three-jaw", small), ("four-jaw", large)), [])
         (missing,) = jaws(("three-jaw", small))
         self.assertIsNone(missing.thing)
-        self.assertIn("10 mm at most", missing.note)
+        self.assertIn("at most 10 mm", missing.note)
 
     def test_the_sound_die_is_taken_before_the_worn_and_the_proven_before_the_untried(self) -> None:
         things = shop("3/8-16 die worn; 3/8-16 die; 3/8-16 die")
@@ -166,13 +166,13 @@ class Missing(unittest.TestCase):
         words = " / ".join(one.words for one in need.instead)
         self.assertIn("is lent", words)
         self.assertIn("single point: 60°", words)
-        self.assertIn("3/8 BSF is no substitute", words)
+        self.assertIn("3/8 BSF does not fit", words)
 
     def test_a_holder_too_small_sends_to_the_die_stock(self) -> None:
         things = shop("3/8-16 die 1 x 3/8; 25 mm die holder 2MT; 1 x 3/8 die stock")
         need = found(needs(made(things), things), "holder for the 3/8-16")
         self.assertIsNone(need.thing)
-        self.assertIn("a 1 in die does not go into a 25 mm pocket", need.note)
+        self.assertIn("a 1 in die does not fit a 25 mm pocket", need.note)
         (instead,) = need.instead
         self.assertEqual((instead.field, instead.value), ("method.holder", "stock-by-tailstock"))
         taken = made(things, {instead.field: instead.value})
@@ -187,7 +187,7 @@ class Missing(unittest.TestCase):
             for thing in things
         ]
         self.assertIsInstance(found(needs(made(things), things), "holder").thing, DieHolder)
-        self.assertIn("takes in 1 in of thread", found(needs(made(long), long), "holder").note)
+        self.assertIn("takes at most 1 in of thread", found(needs(made(long), long), "holder").note)
 
     def test_a_bush_for_the_blank_and_a_reamer_for_the_hole(self) -> None:
         """3/8-16 is turned to some 9.37 mm: a bush bored 9.4 guides it, one of 9.6 does not; laid out only for
@@ -216,7 +216,7 @@ class Missing(unittest.TestCase):
         (instead,) = found(needs(made(short, {"material": "mild-steel"}), short), f"{whole.value:.3f}").instead
         # Its body is bar as bought: from thicker bar it would come out thicker.
         self.assertEqual((instead.field, instead.value), ("", ""))
-        self.assertIn("turn what is bar as bought down to 1/2", instead.words)
+        self.assertIn("turn the part that is left as bar down to 1/2", instead.words)
 
     def test_a_thicker_bar_is_taken_where_all_of_the_part_is_turned(self) -> None:
         things = shop("3/4 mild steel bar 30 in")
@@ -235,7 +235,7 @@ class Missing(unittest.TestCase):
 
     def test_the_bar_that_does_not_pass_the_spindle(self) -> None:
         things = shop("bench lathe 2MT 12 mm bore")
-        self.assertIn("does not pass its 12 mm spindle", found(needs(made(things), things), "lathe").note)
+        self.assertIn("does not fit its 12 mm spindle", found(needs(made(things), things), "lathe").note)
 
     def test_each_thing_is_laid_out_for_the_step_that_takes_it(self) -> None:
         things = shop("3/8-16 die 1 in; 1 in die holder 2MT; 3/32 parting blade; 3/8-16 ring gauge; M6 tap; 5 drill")
@@ -254,7 +254,7 @@ class Missing(unittest.TestCase):
     def test_paper_says_what_to_lay_out(self) -> None:
         things = shop("3/8-16 die, top drawer; 3/32 blade; M10 die")
         missing, there = lines_of(needs(made(things, {"setup.groove_blade": "3/32"}), things) + (Need("a tap", None),))
-        self.assertEqual(missing, "Missing: a tap.")
+        self.assertEqual(missing, "Not in the shop: a tap.")
         self.assertIn("3/8-16 UNC split die (top drawer)", there)
 
     @given(
@@ -302,7 +302,7 @@ class Bearing(unittest.TestCase):
         self.assertEqual(self.words("M3", "2 in die holder 2MT"), (True, ""))
 
     def test_a_bare_taper_slips_and_a_key_holds(self) -> None:
-        self.assertEqual(self.words("M8", "2 in die holder 2MT"), (True, "the die takes some 3 N m: put a bar in it"))
+        self.assertEqual(self.words("M8", "2 in die holder 2MT"), (True, "the die takes about 3 N m: put a bar in it"))
         self.assertIn("16 N m: put a long bar in it", self.words("M16", "2 in die holder 2MT")[1])
         self.assertEqual(self.words("M16", "2 in die holder 2MT keyed"), (True, ""))
         self.assertEqual(self.words("M24", "2 in die holder 2MT")[0], False)
@@ -312,8 +312,8 @@ class Bearing(unittest.TestCase):
         """3/8-16: kc 1.5875² × 9.525 ÷ 8000 is 6.0 N m in mild steel (2000) and 2.7 in brass (900); M5 in brass 0.4."""
         things = shop("3/8-16 die 1 in; M5 die 1 in; 1 in die holder 2MT")
         for changes, note in (
-            ({"material": "mild-steel"}, "the die takes some 6 N m: put a bar in it"),
-            ({"material": "brass"}, "the die takes some 3 N m: put a bar in it"),
+            ({"material": "mild-steel"}, "the die takes about 6 N m: put a bar in it"),
+            ({"material": "brass"}, "the die takes about 3 N m: put a bar in it"),
             ({"material": "brass", "part.sections.0.thread": "M5"}, ""),
         ):
             with self.subTest(changes):

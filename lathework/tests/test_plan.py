@@ -72,9 +72,9 @@ class Times(unittest.TestCase):
 class HandAndStarts(unittest.TestCase):
     def test_a_left_hand_thread_turns_the_other_way(self) -> None:
         made = plan({"part.sections.0.thread": "3/8-16 LH"})
-        self.assertIn("spindle backward", " ".join(step(made, "thread").notes))
+        self.assertIn("in reverse to cut", " ".join(step(made, "thread").notes))
         self.assertTrue(any("left-hand dies" in notice.text for notice in made.notices))
-        self.assertNotIn("spindle backward", " ".join(step(plan(), "thread").notes))
+        self.assertNotIn("in reverse to cut", " ".join(step(plan(), "thread").notes))
 
     def test_two_starts_need_half_the_turns(self) -> None:
         """1.25 in at a lead of 1/8 in is 10 turns, kept half a turn short: 9; at 1/16 in 20, so 19."""
@@ -231,7 +231,7 @@ class Said(unittest.TestCase):
     def test_what_class_the_wires_should_measure(self) -> None:
         """3/8-16 2A, pitch diameter 0.3287 to 0.3331, over wires of 0.57735 P: + 3 x 0.0361 - 0.86603 P = + 0.0541."""
         (note,) = notes_text(step(plan(), "gauge"), "in")
-        self.assertRegex(note, r"wires of 0\.0361 in class 2A measures 0\.3828 in to 0\.3872 in")
+        self.assertRegex(note, r"three 0\.0361 in wires, class 2A measures 0\.3828 in to 0\.3872 in")
 
 
 class AnyJob(unittest.TestCase):

@@ -34,7 +34,7 @@ NEVER_TOGETHER = (
     (r"[Tt]urn the spindle by hand with a crank", r"Slowest speed, hand on the switch|Reverse from standstill"),
     (r"[Kk]eep the half nuts closed", r"[Oo]pen the half nuts"),
     (r"[Rr]everse the spindle to bring", r"back the (die|tap) off by hand"),
-    (r"in the vise", r"fingers clear of the jaws"),
+    (r"in the vice", r"fingers clear of the jaws"),
     (r"does not pass the spindle", r"sticks out behind the headstock"),
 )
 """What no step may say together: who drives, whether the nuts open, how it comes off, what it is held in."""
@@ -200,13 +200,13 @@ class Otherwise(unittest.TestCase):
             self.assertEqual(made.chuckings[0].faces, "left" if swapped else "right")
 
     def test_a_blank_that_does_not_pass_the_spindle_runs_in_a_steady(self) -> None:
-        """Whichever end is first, 30 mm bar does not go into a bore of 26: the chuck has its far end. Square bar runs
+        """Whichever end is first, 30 mm bar does not go into a bore of 26: the chuck holds the far end. Square bar runs
         in no steady, and is told."""
         shape = [section("thread", "40", thread="M20"), section("round", "220", across="24"), section("bar", "30")]
         made = self.bar("30", *shape, **{"setup.bore": "26"})
         self.assertIn("fixed steady", step(made, "face").sentence)
-        self.assertIn("Take the steady away", step(made, "carry").sentence)
-        self.assertIn("the chuck has its far end", " ".join(notice.text for notice in made.notices))
+        self.assertIn("Remove the steady", step(made, "carry").sentence)
+        self.assertIn("the chuck holds the far end", " ".join(notice.text for notice in made.notices))
         self.assertEqual(
             [notice.text for notice in made.notices if "hold it by its far end instead" in notice.text], []
         )
@@ -251,15 +251,15 @@ class OneTruth(unittest.TestCase):
             sections = [section("thread", "60", thread="M12", cut=cut), section("bar", "20")]
             wheels = {"setup.leadscrew": "3 mm", "method.support": "centre"}
             made = plan({**MM, "part.stock.across": "20", "part.sections": sections} | wheels)
-            self.assertEqual("draw it back for the die" in said(step(made, "centre")), drawn_back)
+            self.assertEqual("Draw it back for the die" in said(step(made, "centre")), drawn_back)
 
     def test_no_mate_is_tried_before_every_start_is_cut(self) -> None:
         for cut in ("Tr40x14(P7)", "Tr40x7"):
             thread = section("thread", "80", thread=cut, cut="threading-tool")
             made = plan({**MM, "part.stock.across": "45", "part.sections": [thread, section("bar", "30")]})
-            self.assertEqual("try the mate" in said(step(made, "screwcut")), cut == "Tr40x7")
+            self.assertEqual("try the mating part" in said(step(made, "screwcut")), cut == "Tr40x7")
             if cut != "Tr40x7":
-                self.assertIn("When the last is cut, try the mate", said(step(made, "index")))
+                self.assertIn("After the last, try the mating part", said(step(made, "index")))
 
     def test_the_next_start_by_the_first_wheel(self) -> None:
         """80 teeth for two starts: 40 teeth on; a screw of 29 teeth and no share moves the slide along, straight in."""
@@ -352,7 +352,7 @@ class OneTruth(unittest.TestCase):
             self.assertEqual(
                 [dimension.measured for dimension in turned.dimensions if dimension.measured != "length"], sizes
             )
-            self.assertEqual("at both ends" in said(turned), long == "200")
+            self.assertEqual("both ends before the last cut" in said(turned), long == "200")
 
     def test_roughing_is_no_thread_and_wheels_that_step_up_are_turned_by_hand(self) -> None:
         """1-8 out of steel is roughed before its die or tap: without them the thread is missing. 3.175 mm a turn by a
@@ -492,7 +492,7 @@ class OneTruth(unittest.TestCase):
         self.assertEqual(plan(base | {"part.sections.1.round": "14"}).work.turned_mm(1), 14.0)
         with self.assertRaises(InvalidDocument) as caught:
             plan(base | {"part.sections.1.round": "9"})
-        self.assertIn("come to nothing", str(caught.exception))
+        self.assertIn("do not cut into a round", str(caught.exception))
         fitted = base | {"part.sections.0.fit": "slide", "part.sections.1.round": "12"}
         self.assertIn("Turn to the fit", [operation.title for operation in plan(fitted).operations])
 
@@ -500,10 +500,10 @@ class OneTruth(unittest.TestCase):
         """A ring bored two turns past itself: of 2.5 mm, kerf and facing take 2.9. A tap's lead and chips take 6."""
         ring = body(bore("1-5/16-20 UN", cut="boring-tool"), **{"part.overall_length": "3/8", "quantity": 3})
         thick = {"part.stock.across": "1-3/4"}
-        self.assertNotIn("is begun", said(step(plan(ring | thick), "bore")))
+        self.assertNotIn("already started", said(step(plan(ring | thick), "bore")))
         tapped = body(bore("1/4-20"), **{"part.overall_length": "1", "quantity": 3})
-        self.assertIn("is begun", said(step(plan(tapped), "drill")))
-        self.assertNotIn("is begun", said(step(plan(tapped | {"setup.bore": "3/4"}), "drill")))
+        self.assertIn("already started", said(step(plan(tapped), "drill")))
+        self.assertNotIn("already started", said(step(plan(tapped | {"setup.bore": "3/4"}), "drill")))
 
 
 class ByItsFigures(unittest.TestCase):

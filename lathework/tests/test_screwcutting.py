@@ -101,7 +101,7 @@ class Steps(unittest.TestCase):
         before = [Entry("done", 1, one) for one in keys[: keys.index("gauge:s1")]]
         now = at(*before, Entry("verdict", 1, "gauge:s1", word="binds"), made=made)
         assert now.advice is not None
-        self.assertEqual(now.advice.again, "I cut it deeper")
+        self.assertEqual(now.advice.again, "Cut deeper")
         with self.assertRaises(InvalidDocument) as caught:
             read_document(document({"part.sections.0.thread": "Tr12x3"}))
         self.assertEqual([error.field for error in caught.exception.errors], ["part.sections.0.thread"])
@@ -144,7 +144,7 @@ class Gearing(unittest.TestCase):
         made = plan(SINGLE | {"setup.leadscrew": "8 tpi", "setup.gears": WHEELS})
         gear = step(made, "gear:s1")
         self.assertIn("drives", gear.sentence)
-        self.assertIn("The half nuts may be closed anywhere.", gear.notes)
+        self.assertIn("Close the half nuts at any point.", gear.notes)
 
     def test_none_that_cuts_it(self) -> None:
         made = plan(SINGLE | {"setup.leadscrew": "8 tpi", "setup.gears": "20, 60", "part.sections.0.thread": "M10"})
@@ -213,7 +213,7 @@ class Nut(unittest.TestCase):
         now = self.tried(plan(SINGLE), Entry("verdict", 1, "gauge:s1", word="loose"))
         assert now.advice is not None
         self.assertFalse(now.advice.recut)
-        self.assertIn("stays as it is", now.advice.order)
+        self.assertIn("metal cannot be put back", now.advice.order)
 
 
 class Inside(unittest.TestCase):
@@ -255,7 +255,7 @@ class Inside(unittest.TestCase):
         # Closed, they carry the tool on while the spindle runs down: nobody stops it in two pitches.
         closed = self.chased(soft).sentence
         self.assertIn("Switch off before the recess", closed)
-        self.assertIn("turn it by hand until the tool stands in the recess", closed)
+        self.assertIn("turn it by hand until the tool is in the recess", closed)
         left = self.chased({"part.bores": [bore("1-1/2-18 LH", depth="1/2", cut="boring-tool")]})
         self.assertIn("Start each pass in the recess", left.sentence)
         self.assertIn("handle toward the tailstock", left.sentence)
@@ -268,7 +268,7 @@ class Inside(unittest.TestCase):
         assert now.advice is not None and now.advice.more is not None
         self.assertEqual((now.advice.recut, now.causes), (True, ()))
         self.assertIn("screw", now.advice.order)
-        self.assertIn("out on the compound", now.advice.more.name)
+        self.assertIn("out on the top slide", now.advice.more.name)
         self.assertEqual(setting_entry(now).word, CUT_AGAIN)
 
     def test_a_tap_held_as_a_tool_goes_by_its_own_form(self) -> None:

@@ -72,7 +72,7 @@ class LargeHoles(unittest.TestCase):
         drill, tap = step(made, "drill"), step(made, "tap")
         self.assertAlmostEqual(drill.figures["depth"].value, 34 + 2.5 + 0.3 * drill.figures["drill"].value, places=3)
         self.assertAlmostEqual(tap.figures["torque"].value, 212.6 * 0.19, places=1)
-        self.assertIn("in the vise", tap.sentence)
+        self.assertIn("in the vice", tap.sentence)
         self.assertNotIn("on the bar: by hand", said(tap))
 
     def test_a_small_one_is_tapped_on_its_bar(self) -> None:
@@ -146,7 +146,7 @@ class Power(unittest.TestCase):
         }
         for mount, by_hand in (("screwed", True), ("unsaid", True), ("locked", False)):
             told = step(plan(job | {"setup.mount": mount}), "thread")
-            self.assertEqual("by hand, marked" in told.sentence, by_hand, mount)
+            self.assertEqual("by hand, its marked" in told.sentence, by_hand, mount)
             self.assertEqual("backward" in [caution.code for caution in told.cautions], by_hand, mount)
 
 

@@ -166,7 +166,7 @@ class WornMates(unittest.TestCase):
     def test_a_bore_over_its_pitch_diameter_is_told_the_right_way_round(self) -> None:
         """M10, ISO 724: the bore of a nut, 8.376, is the smaller of the two; 9.5 over 9.1 was measured wrong."""
         told = why_no_mate(read_designation("M10"), self.mate("9.5", "9.1"))
-        self.assertIn("bore is smaller than its pitch diameter", told)
+        self.assertIn("smaller than its pitch diameter", told)
         self.assertEqual(why_no_mate(read_designation("M10"), self.mate("8.376", "9.026")), "")
 
     def test_a_mate_of_another_thread_is_refused_beside_its_field(self) -> None:

@@ -232,7 +232,7 @@ class Owning(unittest.TestCase):
         small = ("head", HEAD[1] | {"most": "1/4 in"})
         self.assertIn("up to 1/4 in", " ".join(self.owning(small, CHASERS)["die-head"].lacking))
         long = self.owning(HEAD, CHASERS, length_mm=50.0)["die-head"]
-        self.assertIn("1-1/2 in of thread at most", " ".join(long.lacking))
+        self.assertIn("takes at most 1-1/2 in of thread", " ".join(long.lacking))
         self.assertEqual(self.owning(HEAD, CHASERS)["die-head"].lacking, ())
 
     def test_nothing_to_cut_it_with(self) -> None:
@@ -241,7 +241,7 @@ class Owning(unittest.TestCase):
         self.assertEqual(quickest(ways), ())
         # What it would take to be quicker than the nearest is told; there is no count from which another serves.
         self.assertTrue(all(told.startswith("With ") for told in what_changes(ways, 6)))
-        self.assertTrue(cheapest(ways).startswith("Get "))
+        self.assertTrue(cheapest(ways).startswith("Borrow"))
 
 
 class Jobs(unittest.TestCase):
@@ -278,9 +278,9 @@ class Jobs(unittest.TestCase):
     def test_what_is_said_of_the_way_that_is_taken(self) -> None:
         """Nothing where it is as good; why it does not serve; what would have to be had."""
         without = tuple(choosings(plan(), shop(DIE)))[0]
-        self.assertIn("Get ", without.words)
+        self.assertIn("Borrow", without.words)
         bush = tuple(choosings(plan({"method.holder": "guide-bush"}), ()))[0]
-        self.assertRegex(bush.words, r"^3/8-16 UNC: .*bush.*, but .*; .* would do$")
+        self.assertRegex(bush.words, r"^3/8-16 UNC: .*bush.*, but .*; use .* instead$")
         good = tuple(choosings(plan({"method.holder": bush.best.code}), ()))[0]
         self.assertEqual(good.words, f"3/8-16 UNC: {bush.best.name}")
 
@@ -290,7 +290,7 @@ class Jobs(unittest.TestCase):
         self.assertEqual([error.field for error in caught.exception.errors], ["method.because"])
         made = plan({"method.holder": "chuck-jaws", "method.because": "one nut is all it must take"})
         self.assertIn("one nut is all it must take", " ".join(notice.text for notice in made.notices))
-        self.assertTrue(any("small" in note for note in step(made, "thread").notes))
+        self.assertTrue(any("undersize" in note for note in step(made, "thread").notes))
 
     def test_a_bush_meets_the_shoulder(self) -> None:
         made = plan({"method.holder": "guide-bush"})
@@ -298,7 +298,7 @@ class Jobs(unittest.TestCase):
 
     def test_schools_say_what_they_would_do(self) -> None:
         asked = {school.question: school for school in schools(plan({"part.sections.0.length": "1/2"}))}
-        self.assertEqual(asked["How is the shoulder reached?"].here, "die turned round")
+        self.assertEqual(asked["How is the shoulder reached?"].here, "die flipped")
         self.assertFalse(asked["How is the shoulder reached?"].agrees)
         thin = body(bore(across="0.28")) | {
             "part.sections": [section("thread", "1", thread="3/8-16"), section("bar")],
@@ -413,7 +413,7 @@ class WhatSurvived(unittest.TestCase):
         things = shop(DIE, holder)
         [need] = [one for one in needs(plan({**SCREW, "method.holder": "keyed-power"}), things) if "holder" in one.what]
         self.assertEqual((need.what, need.thing), ("keyed holder for the 3/8-16 UNC die", None))
-        self.assertIn("it is no keyed holder", need.note)
+        self.assertIn("it is not a keyed holder", need.note)
         self.assertIn(("keyed", "yes"), need.owns)
         jaws = needs(plan({**SCREW, "method.holder": "chuck-jaws", "method.because": "no holder"}), things)
         self.assertFalse([one.what for one in jaws if "holder" in one.what or "nothing" in one.what])

@@ -164,7 +164,7 @@ class Words(unittest.TestCase):
             "part.stock.across": "3/8",
             "part.sections": [section("thread", "1", thread="3/8-16"), section("bar")],
         }
-        self.assertIn("choose a plain, soft one", said(step(plan(bolt), "saw")))
+        self.assertIn("Choose a plain, soft one", said(step(plan(bolt), "saw")))
 
     def test_a_parallel_pipe_thread_does_not_seal(self) -> None:
         pipe = {"part.stock.across": "3/4", "part.sections.0.thread": "G1/4"}
@@ -193,7 +193,7 @@ class Words(unittest.TestCase):
         for verdict in ("slight-shake", "loose"):
             self.assertIn("opened too far, the die cracks", advise(thread, verdict).order)
         stock = step(plan({"method.holder": "stock-by-tailstock"}), "thread")
-        self.assertIn("Never the bare die in chuck jaws", said(stock))
+        self.assertIn("Never grip a bare die in chuck jaws", said(stock))
 
 
 class Why(unittest.TestCase):

@@ -17,7 +17,7 @@ _FITS = {
 }
 _POSITIONS = {
     "e": "external, large allowance",
-    "f": "external, middling allowance",
+    "f": "external, medium allowance",
     "g": "external, small allowance",
     "h": "external, no allowance",
     "G": "internal, small allowance",
@@ -32,7 +32,11 @@ def _class(name: str) -> list[Letter]:
     if name in _FITS:
         return [Letter(name, _FITS[name])]
     if name in ("A", "B"):
-        return [Letter(name, "tolerance class of the external thread, " + ("the closer" if name == "A" else "twice A"))]
+        return [
+            Letter(
+                name, "tolerance class of the external thread, " + (("the closer class") if name == "A" else "twice A")
+            )
+        ]
     if len(name) == 4:
         return [
             Letter(name[:2], f"pitch diameter: grade {name[0]}, {_POSITIONS[name[1]]}"),
@@ -40,7 +44,7 @@ def _class(name: str) -> list[Letter]:
         ]
     if len(name) == 2 and name[1] in _POSITIONS:
         return [
-            Letter(name[0], f"tolerance grade {name[0]}: 6 is usual, less is closer"),
+            Letter(name[0], f"tolerance grade {name[0]}: 6 is usual, lower is closer"),
             Letter(name[1], _POSITIONS[name[1]]),
         ]
     return []

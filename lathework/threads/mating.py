@@ -13,7 +13,7 @@ from lathework.threads.standards.bands import ExternalLimits, InternalLimits
 from lathework.threads.thread import Thread
 from lathework.units import convert
 
-VIRTUAL = Source("practice", "virtual pitch diameter: lead and flank errors told as diameter, by plane geometry")
+VIRTUAL = Source("practice", "virtual pitch diameter: lead and flank errors as diameter, by plane geometry")
 USUAL_NUT_DIAMETERS = 0.8
 """Height of a usual nut in bolt diameters (practice)."""
 SAME_PITCH_MM = 1e-6
@@ -95,7 +95,7 @@ def flank_mismatch(bolt: Thread, nut: Thread, overlap_mm: float) -> Figure:
         "taken by unequal flanks",
         max(0.0, overlap_mm) * abs(a - b) / ((a + b) / 2),
         "mm",
-        "greatest of (0, overlap) × 2 × (greatest of (a, b) − least of (a, b)) ÷ (a + b)",
+        "largest of (0, overlap) × 2 × (largest of (a, b) − smallest of (a, b)) ÷ (a + b)",
         VIRTUAL,
         (
             Given("overlap", overlap_mm, "mm"),
@@ -120,7 +120,7 @@ def _meet(pair: Pair, bolt: Thread, nut: Thread, outside: Sizes, inside: Sizes, 
     elif mismatch_mm > SAME_PITCH_MM and overlap > 0:
         threads = room * tangent / mismatch_mm
     clearance = Figure(
-        f"room at the flanks, {pair} pair",
+        f"clearance at the flanks, {pair} pair",
         at_flanks,
         "mm",
         "nut's pitch diameter − bolt's pitch diameter − taken by unequal flanks",
@@ -138,13 +138,15 @@ def _meet(pair: Pair, bolt: Thread, nut: Thread, outside: Sizes, inside: Sizes, 
 def _crest_room(outside: Sizes, inside: Sizes) -> Figure:
     """Room over the bolt's crests at the loosest, on the diameter; negative, and the nut cannot start."""
     return Figure(
-        "room over the crests, loosest pair",
+        "clearance over the crests, loosest pair",
         inside.major - outside.major,
         "mm",
         "nut's major − bolt's major",
         VIRTUAL,
         (Given("nut's major", inside.major, "mm"), Given("bolt's major", outside.major, "mm")),
-        note="Negative: the bolt's crests are larger than the room in the nut." if inside.major < outside.major else "",
+        note=("Negative: the crests of the bolt are larger than the room in the nut.")
+        if inside.major < outside.major
+        else "",
     )
 
 
@@ -162,22 +164,23 @@ def _judge(
     tight, loose = meetings[0].threads, meetings[-1].threads
     needed = USUAL_NUT_DIAMETERS * bolt.major_mm / bolt.pitch_mm
     if bolt.hand != nut.hand:
-        return "will-not-start", f"{the_nut} does not start on {the_bolt}: one is left-hand. Never force it."
+        return "will-not-start", f"{the_nut} does not start on {the_bolt}: one is left-hand. Do not force it."
     if overlap <= 0:
-        return "nothing-holds", f"{the_nut} slips over {the_bolt}: no thread holds. Never use it."
+        return "nothing-holds", f"{the_nut} slips over {the_bolt}: no thread holds. Do not use it."
     if loose == 0:
-        return "will-not-start", f"{the_nut} does not start on {the_bolt}, even at the loosest. Never force it."
+        return "will-not-start", f"{the_nut} does not start on {the_bolt}, even at the loosest. Do not force it."
     if loose is not None and loose < needed:
         least = "does not start" if not tight else f"binds after {_turns(tight)}"
         return "binds", (
-            f"{the_nut} on {the_bolt}: the tightest pair {least}, the loosest after {_turns(loose)}. Never force it."
+            f"{the_nut} on {the_bolt}: the tightest pair {least}, the loosest binds after {_turns(loose)}. Do "
+            "not force it."
         )
     if overlap < THIN_OVERLAP:
-        return "goes-on", f"{the_nut} goes on {the_bolt} and holds on the crests only: it strips. Never trust it."
+        return "goes-on", f"{the_nut} goes on {the_bolt} but holds only on the crests: it strips. Do not use it."
     if bolt.form.angle_deg == nut.form.angle_deg and mismatch <= SAME_PITCH_MM and tight is None:
         return "fits", f"{the_nut} fits {the_bolt}."
     why = "unequal flanks" if bolt.form.angle_deg != nut.form.angle_deg else "sizes that were not made for each other"
-    return "goes-on", f"{the_nut} may go on {the_bolt} with {why}: it bears on edges. Never trust it with a load."
+    return "goes-on", f"{the_nut} may go on {the_bolt} with {why}: it bears on edges. Do not load it."
 
 
 def mate(bolt: Thread, nut: Thread, *, bolt_class: str = "", nut_class: str = "") -> Mating:
@@ -190,7 +193,7 @@ def mate(bolt: Thread, nut: Thread, *, bolt_class: str = "", nut_class: str = ""
     inside = internal_limits(nut, nut_class, field="nut_class")
     for thread, limits, field in ((bolt, outside, "bolt"), (nut, inside, "nut")):
         if limits is None:
-            raise InputError("no-limits", field, f"{thread.designation} has no limits to lay over another thread.")
+            raise InputError("no-limits", field, f"{thread.designation} has no limits to compare with another thread.")
     assert outside is not None and inside is not None
     mismatch = abs(_mm(bolt, bolt.lead) - _mm(nut, nut.lead))
     bolts, nuts = _bolt_sizes(bolt, outside), _nut_sizes(nut, inside)
@@ -218,7 +221,7 @@ def mate(bolt: Thread, nut: Thread, *, bolt_class: str = "", nut_class: str = ""
             "out of step by, each turn",
             mismatch,
             "mm",
-            "greatest of (bolt's lead, nut's lead) − least of (bolt's lead, nut's lead)",
+            "largest of (bolt's lead, nut's lead) − smallest of (bolt's lead, nut's lead)",
             VIRTUAL,
             (Given("bolt's lead", bolt.lead, bolt.unit), Given("nut's lead", nut.lead, nut.unit)),
         ),

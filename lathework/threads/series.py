@@ -13,7 +13,7 @@ from lathework.threads.forms import (
 from lathework.threads.thread import Family, Thread
 from lathework.units import LengthUnit
 
-PIPE_NOTE = "A pipe size is not a diameter: {name} measures {major:.3f} mm across the crests."
+PIPE_NOTE = "A pipe size is not a diameter: {name} measures {major:.3f} mm over the crests."
 _PLACES: dict[LengthUnit, int] = {"in": 4, "mm": 3}
 
 

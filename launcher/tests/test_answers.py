@@ -105,7 +105,13 @@ class Size(CommandCase):
     def test_for_people(self) -> None:
         status, out, _ = self.run_command("size", "G1/4", "nonsense")
         self.assertEqual(status, 1)
-        for words in ("13.157 mm", "best wire", "relief groove", "A pipe size is not a diameter", "nonsense: "):
+        for words in (
+            "13.157 mm",
+            "best wire",
+            "relief groove",
+            "A pipe size is not a diameter",
+            "nonsense: ",
+        ):
             self.assertIn(words, out)
 
 
@@ -137,7 +143,7 @@ class Drills(CommandCase):
         self.assertEqual((status, found["pick"]), (0, "8.5 mm"))
         self.assertEqual([d["fit"] for d in found["drills"]], ["within", "too-large"])
         self.assertIn(
-            "8.5 mm: by its own size nearest to 70 %",
+            "nearest to 70 % thread by its own size",
             self.run_command("size", "M10", "--drills", str(file), "--percent", "70")[1],
         )
 
@@ -170,9 +176,9 @@ class Plan(CommandCase):
         for words in (
             "Turn to 0.3688 in over 1.250 in",
             "Z −2.0938 in",
-            "Care: ",
+            "Caution: ",
             "die in the sliding tailstock holder",
-            "New tool: touch the left edge of the parting blade",
+            "New tool: touch off the left edge of the parting blade",
         ):
             self.assertIn(words, out)
         status, out, _ = self.run_command("plan", file, "--json")

@@ -61,7 +61,7 @@ class Daily(StoreCase):
         with redirect_stderr(said):
             thread.look(NOON + DAY)
             thread.look(NOON + DAY)
-        self.assertEqual(said.getvalue().count("no daily backup"), 1)
+        self.assertEqual(said.getvalue().count("daily backup failed"), 1)
         (kept,) = backups.kept(self.data)
         self.assertEqual(kept[0], NOON)
         self.assertEqual([file.name for file in (self.data / backups.FOLDER).iterdir()], [kept[1].name])

@@ -120,7 +120,7 @@ class Refused(StoreCase):
         file = self.folder / "kept.sqlite3"
         self.make(self.store, "mine")
         file.write_text("precious")
-        self.assertIn("exists already", self.stopped("backup", str(file), "--data", str(self.data)))
+        self.assertIn("already exists", self.stopped("backup", str(file), "--data", str(self.data)))
         self.assertEqual(file.read_text(), "precious")
 
     def test_what_is_no_store_is_refused_and_the_old_one_stands(self) -> None:
@@ -134,10 +134,10 @@ class Refused(StoreCase):
         later = self.make(self.folder / "later.sqlite3", "later", ("0001_initial", "9999_from_the_future"))
         for file, told in (
             (text, "not a database"),
-            (foreign, "not a store of Conch"),
+            (foreign, "is not Conch data"),
             (half, "malformed"),
             (later, "a later version"),
-            (self.folder / "none", "there is no file"),
+            (self.folder / "none", "file not found"),
         ):
             with self.subTest(file.name):
                 self.assertIn(told, self.stopped("restore", str(file), "--data", str(self.data)))
@@ -184,11 +184,11 @@ class Refused(StoreCase):
             other.stdout.readline()
             told = self.stopped("restore", str(sound), "--data", str(self.data))
             other.communicate(b"\n")
-        self.assertIn("another Conch is running", told)
+        self.assertIn("already running", told)
         self.assertEqual(self.title(self.store), "mine")
         self.assertEqual(self.restore(sound), 0)
 
     def test_nothing_to_back_up_yet(self) -> None:
         told = self.stopped("backup", str(self.folder / "x"), "--data", str(self.folder / "new"))
-        self.assertIn("nothing to back up", told)
-        self.assertIn("there is no store", self.stopped("rebuild", "--data", str(self.folder / "new")))
+        self.assertIn("to back up", told)
+        self.assertIn("no Conch data", self.stopped("rebuild", "--data", str(self.folder / "new")))

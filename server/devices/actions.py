@@ -24,13 +24,13 @@ def _name(typed: str, besides: str = "") -> str:
     """A name that no other device has. Raises InputError on "name"."""
     name = " ".join(typed.split())
     if not name:
-        raise InputError("empty", "name", "Give it a name, so that it can be told from the others: bench tablet.")
+        raise InputError("empty", "name", "Give this device a name, for example bench tablet.")
     if len(name) > LONGEST_NAME:
-        raise InputError("too-long", "name", f"At most {LONGEST_NAME} characters fit here; this has {len(name)}.")
+        raise InputError("too-long", "name", f"The name is too long: {len(name)} characters, at most {LONGEST_NAME}.")
     if not storable(name):
         raise InputError("unreadable", "name", UNSTORABLE)
     if Device.objects.filter(name=name, revoked_at=None).exclude(pk=besides).exists():
-        raise InputError("taken", "name", "Another device here has that name.")
+        raise InputError("taken", "name", "Another device has this name. Choose a different one.")
     return name
 
 
@@ -41,7 +41,9 @@ def pair(typed_code: str, typed_name: str, address: str) -> tuple[Device, str]:
     # The name first: one that will not do leaves the code as it is.
     name = _name(typed_name)
     if Device.objects.filter(revoked_at=None).count() >= MOST_DEVICES:
-        raise InputError("too-many", "name", f"{MOST_DEVICES} devices are known here: let one go first.")
+        raise InputError(
+            "too-many", "name", f"{MOST_DEVICES} devices are paired, the most there may be. Remove one first."
+        )
     try:
         role = CODES.take(typed_code, address, time.monotonic())
     except InputError as error:
@@ -58,7 +60,7 @@ def pair(typed_code: str, typed_name: str, address: str) -> tuple[Device, str]:
 def _device(ident: str) -> Device:
     found = Device.objects.filter(pk=ident, revoked_at=None).first()
     if found is None:
-        raise Http404(f"There is no device {ident} here.")
+        raise Http404(f"There is no device {ident}.")
     return found
 
 

@@ -13,8 +13,8 @@ from server.devices.models import Role
 DIGITS, LASTS_S, MOST_TRIES, MOST_MISTAKES = 6, 600.0, 5, 500
 """Five tries from each address: a stranger who guesses spends his own, and the code still serves whoever reads it from
 the host. A hundred addresses that guess are no workshop: the code goes, having been found once in 2,000 times."""
-OVER = "No code is shown on the host now, or it was used: ask there for a new one."
-TOO_OFTEN = "This device tried too often with this code: ask on the host for a new one."
+OVER = "This code has expired or was used. Ask for a new one on the host."
+TOO_OFTEN = "Too many wrong tries. Ask for a new code on the host."
 
 
 @dataclass(frozen=True, slots=True)
@@ -58,7 +58,7 @@ class Codes:
                 raise InputError("too-often", "code", TOO_OFTEN)
             if not secrets.compare_digest(digits.encode("utf-8", "replace"), code.digits.encode("ascii")):
                 self._mistaken[address] += 1
-                raise InputError("wrong-code", "code", "That is not the code that the host shows.")
+                raise InputError("wrong-code", "code", "Wrong code. Check the code on the host.")
             self._code = None
             return code.role
 

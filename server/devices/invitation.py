@@ -11,10 +11,7 @@ from django.conf import settings
 from server.devices.api import pairing_address
 from server.devices.codes import CODES, LASTS_S
 
-PLAINLY = (
-    "Plain http: whoever is on this network can read along, and could act as a device of yours. Use it on a network "
-    "that is yours alone, or give --certificate and --key."
-)
+PLAINLY = "Not encrypted: use this only on a network you trust, or start with --certificate and --key."
 
 
 def spaced(digits: str) -> str:
@@ -32,10 +29,10 @@ def invitation(*, secure: bool) -> str:
     drawn = io.StringIO()
     segno.make_qr(pairing_address(digits), error="m").terminal(drawn, compact=True)
     lines = [
-        f"On this network it is at {settings.NETWORK_ADDRESS}",
+        f"On the network: {settings.NETWORK_ADDRESS}",
         *([] if secure else [PLAINLY]),
-        f"Pair a tablet within {LASTS_S / 60:.0f} minutes: point its camera here,",
-        f"or go there and type {spaced(digits)}.",
+        f"To let a tablet in within {LASTS_S / 60:.0f} minutes, scan this code,",
+        f"or open the address and type {spaced(digits)}.",
         drawn.getvalue(),
     ]
     return "\n".join(lines)

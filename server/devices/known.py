@@ -79,7 +79,7 @@ def looks(request: HttpRequest) -> Known:
     if known is None:
         raise Unpaired
     if known.role == "onlooker" and (stated_bytes(request) or 0) > ONLOOKER_BYTES:
-        raise NotAllowed("onlooker", f"This device only looks on: at most {ONLOOKER_BYTES // 1024} KiB are read of it.")
+        raise NotAllowed("onlooker", f"This device can view only: it may send at most {ONLOOKER_BYTES // 1024} KiB.")
     return known
 
 
@@ -87,7 +87,7 @@ def acts(request: HttpRequest) -> Known:
     """Whoever is known may look, and all but onlookers may change. Raises Unpaired, or NotAllowed."""
     known = looks(request)
     if known.role == "onlooker" and request.method not in _SAFE:
-        raise NotAllowed("onlooker", "This device only looks on: it changes nothing here.")
+        raise NotAllowed("onlooker", "This device can view only.")
     return known
 
 
@@ -95,7 +95,7 @@ def hosts(request: HttpRequest) -> Known:
     """Devices are looked after on the host alone. Raises Unpaired, or NotAllowed."""
     known = looks(request)
     if known.role != "host":
-        raise NotAllowed("host-only", "That is done on the machine that Conch runs on.")
+        raise NotAllowed("host-only", "This can be done only on the host.")
     return known
 
 

@@ -88,7 +88,7 @@ def _own(told: tuple[str, ...]) -> dict[str, str]:
     """Sizes that the person sets, from the words of an address."""
     pairs = [word.partition("=") for word in told]
     if not all(sign for _, sign, _ in pairs):
-        raise InputError("not-a-size", "own", "Write a dimension's field, =, and its size: long=2-1/2.")
+        raise InputError("not-a-size", "own", "Write the field of the dimension, =, and the size: long=2-1/2.")
     return {field: size for field, _, size in pairs}
 
 

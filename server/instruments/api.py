@@ -15,7 +15,7 @@ from lathework.errors import InputError
 from lathework.instruments.believed import doubt
 from lathework.instruments.offset import MOST_OFF_MM, offset
 from lathework.instruments.sample import Source, read_sample
-from lathework.instruments.stand_in import STEP_MM
+from lathework.instruments.stand_in import SIMULATED, STEP_MM
 from lathework.lengths import read_length
 from lathework.units import LengthUnit
 from server.devices.known import let_in, who
@@ -127,7 +127,7 @@ def _instruments() -> tuple[InstrumentShown, ...]:
                 doubt=doubt(sample, None, now_s) or heard.doubt,
                 correction=length_shown(own.correction_mm) if own else None,
                 within=length_shown(own.uncertainty_mm) if own else None,
-                stand_in=HUB.stand_in is not None and sample.name.startswith("stand-in "),
+                stand_in=HUB.stand_in is not None and sample.name.startswith(SIMULATED),
             )
         )
     return tuple(told)
@@ -154,7 +154,7 @@ def sample(request: HttpRequest, payload: SampleIn) -> HttpResponse:
     )
     heard = HUB.put(told, now_s)
     if heard is None:
-        raise Refused(InputError("too-many", "name", "So many instruments speak already."))
+        raise Refused(InputError("too-many", "name", "Too many instruments are connected. Close one first."))
     return answer(HeardShown(told.name, heard.doubt))
 
 
@@ -223,5 +223,5 @@ def live(request: HttpRequest, job_id: int) -> StreamingHttpResponse:
     """What the instruments say at the bench of a job, as Server-Sent Events: "live" and "sent"."""
     told = stream(events(find_job(job_id).pk, lambda: who(request) is not None), PLACES, let_in(request).ident)
     if told is None:
-        raise Refused(InputError("too-many", "job", "So many benches listen already."))
+        raise Refused(InputError("too-many", "job", "Too many benches are open. Close one first."))
     return told

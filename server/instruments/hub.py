@@ -10,7 +10,7 @@ from dataclasses import dataclass
 
 from lathework.instruments.believed import doubt
 from lathework.instruments.sample import Sample
-from lathework.instruments.stand_in import StandIn
+from lathework.instruments.stand_in import SIMULATED, StandIn
 
 MOST_INSTRUMENTS, SENDS_KEPT = 16, 32
 TICK_S = 0.05
@@ -95,7 +95,7 @@ class Hub:
         """No stand-ins any more; what they showed is forgotten."""
         with self._news:
             self.stand_in = None
-            self._shown = {name: one for name, one in self._shown.items() if not name.startswith("stand-in ")}
+            self._shown = {name: one for name, one in self._shown.items() if not name.startswith(SIMULATED)}
 
     def close(self) -> None:
         """Let every stream end at once: the server does. Called by a signal, in a thread that never waits here."""

@@ -347,7 +347,7 @@ def _drawing(
         if part > len(plans):
             raise InputError("out-of-range", "part", f"This job has {len(plans)} parts.")
         if end > len(plans[part - 1].chuckings):
-            raise InputError("out-of-range", "end", f"This part is held {len(plans[part - 1].chuckings)} times.")
+            raise InputError("out-of-range", "end", f"This part has {len(plans[part - 1].chuckings)} set-ups.")
         content = draw(part_sheet(plans[part - 1], WIDE, end), plans[part - 1].job.unit)
     return file_answer(content, f"job-{job_id}-part-{part}-{end}.{kind}", content_type)
 

@@ -254,7 +254,7 @@ def keep_ready(job: Job) -> None:
     except Exception:
         # One job that cannot be worked out must not keep the others from being shown.
         log.exception("job %s cannot be worked out", job.pk)
-        write_unreadable(job, "This version of the program cannot work it out.")
+        write_unreadable(job, "This version of Conch cannot work it out.")
 
 
 def rebuild() -> int:

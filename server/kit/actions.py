@@ -20,7 +20,7 @@ from server.site.news import NEWS
 from server.site.problems import Conflict
 
 Document = dict[str, Any]
-CHANGED_ELSEWHERE = "This was changed elsewhere since you opened it: look at it again, then change it."
+CHANGED_ELSEWHERE = "Someone changed this after you opened it. Check it, then make your change again."
 
 
 def _new_id(kind: str) -> str:
@@ -58,7 +58,7 @@ def add(wanted: Sequence[tuple[str, Document]], key: str = "") -> None:
 def _find(ident: str) -> Thing:
     row = Thing.objects.select_for_update().filter(pk=ident).first()
     if row is None:
-        raise Http404(f"There is no thing {ident} in the shop.")
+        raise Http404(f"There is no item {ident} in the shop.")
     return row
 
 

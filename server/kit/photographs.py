@@ -45,7 +45,7 @@ def forget(ident: str) -> Thing:
 def _thing(ident: str) -> Thing:
     thing = Thing.objects.filter(pk=ident).first()
     if thing is None:
-        raise Http404(f"There is no thing {ident} in the shop.")
+        raise Http404(f"There is no item {ident} in the shop.")
     return thing
 
 
@@ -53,7 +53,7 @@ def photograph(ident: str) -> bytes:
     """The photograph of a thing as JPEG bytes. Raises Http404."""
     kept = Photograph.objects.filter(thing_id=ident).first()
     if kept is None or not kept.content:
-        raise Http404(f"The thing {ident} has no photograph.")
+        raise Http404(f"Item {ident} has no photograph.")
     return bytes(kept.content)
 
 

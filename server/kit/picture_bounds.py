@@ -5,4 +5,4 @@ from __future__ import annotations
 LARGEST_BYTES = 5 * 1024 * 1024
 SIDE = 800
 """Dots of the longer side that is kept."""
-NO_PICTURE = "This is no picture that can be read: JPEG, PNG, WebP or GIF."
+NO_PICTURE = "This file is not a picture that Conch can open. Choose a JPEG, PNG, WebP or GIF."

@@ -23,11 +23,11 @@ _BROKEN = (UnidentifiedImageError, Image.DecompressionBombError, OSError, Syntax
 def small(content: bytes) -> bytes:
     """A picture as a small JPEG. Raises InputError on "photograph"."""
     if len(content) > LARGEST_BYTES:
-        raise InputError("too-long", "photograph", f"At most {LARGEST_BYTES // 1024**2} MB fit here.")
+        raise InputError("too-long", "photograph", f"The picture is too large: at most {LARGEST_BYTES // 1024**2} MB.")
     try:
         with _ONE_AT_A_TIME, Image.open(BytesIO(content), formats=FORMATS) as opened:
             if opened.width * opened.height > MOST_PIXELS:
-                raise InputError("too-long", "photograph", "This picture has too many dots: make it smaller first.")
+                raise InputError("too-long", "photograph", "This picture has too many pixels. Make it smaller first.")
             # A palette's numbers cannot be averaged; of the others no second whole picture is ever held.
             made: Image.Image = opened.convert("RGB") if opened.mode in ("P", "1") else opened
             made.thumbnail((SIDE, SIDE))
@@ -51,7 +51,7 @@ def kept_small(content: bytes, name: str) -> bytes:
     try:
         with Image.open(BytesIO(content), formats=("JPEG",)) as opened:
             if max(opened.size) > SIDE:
-                raise InputError("too-long", "photograph", f"{name}: a photograph is kept {SIDE} dots wide at most.")
+                raise InputError("too-long", "photograph", f"{name}: a photograph may be at most {SIDE} pixels wide.")
             opened.load()
             assert isinstance(opened, JpegImageFile)  # no other was let in
             written = any(name != _HEAD for name, _ in opened.applist)

@@ -159,7 +159,7 @@ def _bar(plan: Plan, good: int, scrapped: int) -> tuple[FigureShown, ...]:
     if piece is None:
         return ()
     left = max(0, plan.job.quantity - good)
-    wanted = (figure_shown(replace(bar_for_batch(left, piece), name="bar still wanted")),) if left else ()
+    wanted = (figure_shown(replace(bar_for_batch(left, piece), name="bar still needed")),) if left else ()
     return (figure_shown(bar_used(good + scrapped, piece)), *wanted)
 
 

@@ -119,10 +119,10 @@ def entry_shown(row: Row, titles: dict[int, str]) -> LogEntry:
 
 def _outcome(row: StandingRow) -> str:
     if row.unreadable:
-        return f"cannot be read: {row.unreadable}"
+        return f"cannot be opened: {row.unreadable}"
     if row.closed:
         return row.closed
-    return f"held: {row.held}" if row.held else row.state
+    return f"on hold: waiting for {row.held}" if row.held else row.state
 
 
 def _job(row: StandingRow) -> LogJob:

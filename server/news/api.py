@@ -52,5 +52,5 @@ def news(request: HttpRequest) -> StreamingHttpResponse:
     """What changes in the shop, as Server-Sent Events, from now on."""
     told = stream(_events(lambda: who(request) is not None), _PLACES, let_in(request).ident)
     if told is None:
-        raise Refused(InputError("too-many", "news", "So many pages listen already."))
+        raise Refused(InputError("too-many", "news", "Too many pages are open. Close one first."))
     return told

@@ -36,7 +36,7 @@ def holder_sheet(design: Design, unit: LengthUnit) -> bytes:
     rules: list[Any] = [("VALIGN", (0, 0), (-1, -1), "TOP"), ("LINEBELOW", (0, 0), (-1, -1), 0.4, "#000000")]
     rows = [_row(dimension, unit, style) for dimension in design.dimensions]
     story: list[Flowable] = [style.title(design.title), Spacer(1, 4)]
-    story += [style.line(f"Against it: {conflict.text}") for conflict in design.conflicts]
+    story += [style.line(f"Problem: {conflict.text}") for conflict in design.conflicts]
     for apart in (False, True):
         drawing = PartDrawing(assembly(design.lying, design.title, PAPER, apart=apart), unit, WIDTH)
         story.append(KeepTogether([style.step("Apart" if apart else "Together"), drawing, Spacer(1, 6)]))

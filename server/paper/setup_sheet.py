@@ -57,7 +57,7 @@ def _passes(operation: Operation, unit: LengthUnit) -> list[str]:
 def _remarks(number: int, operation: Operation, unit: LengthUnit, said: dict[str, int]) -> list[str]:
     """Cautions and notes that are told here first."""
     told_here = (c.do for c in operation.cautions if said.setdefault(c.do, number) == number)
-    lines = [f"Care: {do}" for do in told_here]
+    lines = [f"Caution: {do}" for do in told_here]
     lines += [note for note in notes_text(operation, unit) if said.setdefault(note, number) == number]
     return list(dict.fromkeys(lines))
 
@@ -67,7 +67,7 @@ def _again(number: int, operation: Operation, said: dict[str, int]) -> str:
     before = sorted({said[c.do] for c in operation.cautions if said.get(c.do, number) != number})
     if not before:
         return ""
-    return f" Care: as at step{'s' if len(before) > 1 else ''} {' and '.join(map(str, before))}."
+    return f" Caution: as at step{'s' if len(before) > 1 else ''} {' and '.join(map(str, before))}."
 
 
 def _measured(operation: Operation, unit: LengthUnit) -> list[str]:
@@ -139,7 +139,7 @@ def _part(plan: Plan, style: Lettering, sheets: Sequence[Sheet], kit: Sequence[s
     """A part: its facts, what is said of it, its `kit`, each chucking with its drawing (of `sheets`) and steps."""
     unit = plan.job.unit
     story: list[Flowable] = [style.line(_facts(plan))]
-    story += [style.line(f"Fits: {plan.job.fits}.")] if plan.job.fits else []
+    story += [style.line(f"Mating part: {plan.job.fits}.")] if plan.job.fits else []
     # Both ends may say the same.
     story += [style.line(f"Note: {text}") for text in dict.fromkeys(notice.text for notice in plan.notices)]
     story += [style.line(line) for line in kit]
@@ -159,7 +159,7 @@ def _heading(text: str, style: Lettering, address: str) -> Flowable:
     if not address:
         return style.title(text)
     rules: list[Any] = [("VALIGN", (0, 0), (-1, -1), "MIDDLE"), ("LEFTPADDING", (0, 0), (0, 0), 0)]
-    row = [[style.title(text), style.care("the bench on a tablet"), Code(address, _CODE)]]
+    row = [[style.title(text), style.care("open the bench on a tablet"), Code(address, _CODE)]]
     return Table(row, colWidths=[style.width - _CODE - _CODE_WORDS, _CODE_WORDS, _CODE], style=rules)
 
 
@@ -176,7 +176,7 @@ def story_of(
         story += [_heading(job.title + name, style, address if number == 1 else ""), Spacer(1, 4)]
         if number == 1:
             story += [style.line(f"For: {job.needed_by}.")] if job.needed_by else []
-            story += [style.line(f"Care: {c.do}") for c in plan.cautions]
+            story += [style.line(f"Caution: {c.do}") for c in plan.cautions]
         story += _part(plan, style, sheets[number - 1], kits[number - 1] if kits else ())
     return [*story, Spacer(1, 6), style.line(job.notes)] if job.notes else story
 
@@ -222,11 +222,11 @@ def _facts(plan: Plan) -> str:
     )
     bar = next((f for f in plan.batch if f.name == "bar for the batch"), None)
     together = job.quantity > 1 and job.method.batch == "holding"
-    order = ", each holding for all of them before the next" if together else ""
+    order = ", one set-up for all pieces at a time" if together else ""
     amount = f", {figure_text(bar, unit)} for the batch" if bar else ""
     return (
-        f"{job.quantity} {unit_word('piece', job.quantity)}{order} · {job.part.designations} · {job.material.name} · "
-        f"{word} {stock.across.typed}{amount} · "
-        f"{setup.dial} dial · groove blade {setup.groove_blade.typed} ({setup.groove_edge} edge) · "
-        f"parting blade {setup.parting_blade.typed} ({setup.parting_edge} edge) · lengths in {_UNIT_WORDS[unit]}"
+        f"{job.quantity} {unit_word('piece', job.quantity)}{order} · {job.part.designations} · "
+        f"{job.material.name} · {word} {stock.across.typed}{amount} · {setup.dial} dial · grooving blade "
+        f"{setup.groove_blade.typed} ({setup.groove_edge} edge) · parting blade {setup.parting_blade.typed} ("
+        f"{setup.parting_edge} edge) · lengths in {_UNIT_WORDS[unit]}"
     )

@@ -34,13 +34,13 @@ class JsonBodies:
             return self.get_response(request)
         length = stated_bytes(request)
         if length is None:
-            return problem(400, "unreadable", "The length of the request is no number.")
+            return problem(400, "unreadable", "The length of the request is not a number.")
         if length > settings.DATA_UPLOAD_MAX_MEMORY_SIZE:
             most = settings.DATA_UPLOAD_MAX_MEMORY_SIZE // 2**20
-            return problem(413, "too-large", f"A request may have {most} MiB at most.")
+            return problem(413, "too-large", f"A request may have at most {most} MiB.")
         if length and request.content_type != "application/json":
-            return problem(415, "not-json", "A request to this program carries JSON.")
+            return problem(415, "not-json", "The body of a request must be JSON.")
         most_marks = OF_A_FILE if request.path in _FILES else MOST_MARKS
         if length > most_marks and request.body.count(b",") + request.body.count(b":") > most_marks:
-            return problem(413, "too-large", "There is more in this request than anything here has.")
+            return problem(413, "too-large", "This request holds more values than any valid request.")
         return self.get_response(request)

@@ -7,7 +7,7 @@ from typing import NamedTuple
 
 from django.db import DatabaseError
 
-KEPT = "Nothing was stored; what you typed is still here."
+KEPT = "Nothing was saved. What you typed is still here."
 _PRIMARY = 0xFF
 """The lower byte of an extended result code is the primary one (SQLite, "Result and Error Codes")."""
 
@@ -20,11 +20,11 @@ class Fault(NamedTuple):
     sentence: str
 
 
-_FULL = Fault(507, "disk-full", "The disk that Conch keeps its store on is full. Make room on it.")
-_SHUT = Fault(507, "read-only", "Conch may not write in the folder of its store. See to its rights.")
-_BROKEN = Fault(507, "disk-fault", "The disk that Conch keeps its store on cannot be read or written.")
-_DAMAGED = Fault(507, "damaged", "The store is damaged. Stop Conch, and put the last backup in its place.")
-_BUSY = Fault(503, "busy", "Something else holds the store. Try again in a moment.")
+_FULL = Fault(507, "disk-full", "The disk is full. Free some space, then try again.")
+_SHUT = Fault(507, "read-only", "Conch may not write to its data folder. Check the folder's permissions.")
+_BROKEN = Fault(507, "disk-fault", "The disk with Conch's data has a fault. Check the disk.")
+_DAMAGED = Fault(507, "damaged", "The data is damaged. Stop Conch and restore the latest backup.")
+_BUSY = Fault(503, "busy", "The data is in use. Try again in a moment.")
 _TOLD = {
     sqlite3.SQLITE_FULL: _FULL,
     sqlite3.SQLITE_READONLY: _SHUT,

@@ -23,5 +23,5 @@ class KnownHosts:
             request.get_host()
         except DisallowedHost:
             tell_refusal(f"a request for the host {request.META.get('HTTP_HOST', '')!r}")
-            return problem(400, "foreign-host", "Conch does not answer to this address. Use the one that it shows.")
+            return problem(400, "foreign-host", "Conch cannot be used at this address. Use the one shown on the host.")
         return self.get_response(request)

@@ -65,7 +65,7 @@ class NotAllowed(Exception):
 
 TITLES = {
     400: "Unreadable request",
-    401: "Not known",
+    401: "Not paired",
     403: "Not allowed",
     404: "Not found",
     409: "Not now",
@@ -73,7 +73,7 @@ TITLES = {
     415: "Not JSON",
     422: "Check the fields",
     503: "Not now",
-    507: "Not stored",
+    507: "Not saved",
 }
 """What each code is called here: the interpreters call some of them otherwise from one to the next."""
 PROBLEM_TYPE = "application/problem+json"
@@ -119,7 +119,7 @@ def answer(data: object, status: int = 200) -> HttpResponse:
 def csrf_failure(request: HttpRequest, reason: str = "") -> HttpResponse:
     """A request without this site's own token."""
     tell_refusal(f"a {request.method} of another page, {request.headers.get('Origin', 'of no origin')}: {reason}")
-    return problem(403, "csrf", "This request did not come from the page. Reload it and try again.")
+    return problem(403, "csrf", "Reload the page and try again.")
 
 
 def _field(kind: str, location: tuple[Any, ...]) -> str:
@@ -150,7 +150,7 @@ def register_problems(api: NinjaAPI) -> None:
     @api.exception_handler(Unreadable)
     def _unreadable(request: HttpRequest, error: Unreadable) -> HttpResponse:
         told = _counted([field_error(e) for e in error.invalid.errors], error.invalid.count)
-        text = "This version does not read this job as it is stored. Its file and its entries are still here."
+        text = "This version cannot open this job. Its file and its records are still here."
         return problem(409, "unreadable-job", text, told)
 
     @api.exception_handler(ValidationError)
@@ -160,7 +160,7 @@ def register_problems(api: NinjaAPI) -> None:
             for e in error.errors[:MOST_TOLD]
         ]
         told = _counted(errors, len(error.errors))
-        return problem(422, "invalid", "The request does not have the expected shape.", told)
+        return problem(422, "invalid", "The request is not valid.", told)
 
     @api.exception_handler(HttpError)
     def _http(request: HttpRequest, error: HttpError) -> HttpResponse:
@@ -168,11 +168,11 @@ def register_problems(api: NinjaAPI) -> None:
 
     @api.exception_handler(Http404)
     def _missing(request: HttpRequest, error: Http404) -> HttpResponse:
-        return problem(404, "not-found", str(error) or f"There is nothing at {request.path}.")
+        return problem(404, "not-found", str(error) or f"There is no page at {request.path}.")
 
     @api.exception_handler(Unpaired)
     def _unpaired(request: HttpRequest, error: Unpaired) -> HttpResponse:
-        return problem(401, "unpaired", "This device is not known here. Pair it with the code that the host shows.")
+        return problem(401, "unpaired", "This device is not paired. Use the code shown on the host.")
 
     @api.exception_handler(NotAllowed)
     def _not_allowed(request: HttpRequest, error: NotAllowed) -> HttpResponse:

@@ -60,9 +60,9 @@ def size_words(count: int) -> str:
 
 def _copies(last: datetime | None, count: int, now: datetime) -> Finding:
     if last is None:
-        return Finding("daily copies", False, "none was made yet: the first comes a minute after a start")
-    told = f"{count} kept, the last of {last:%Y-%m-%d %H:%M}"
-    return Finding("daily copies", now - last <= LONGEST_WITHOUT, told)
+        return Finding("daily backups", False, "the first is made one minute after start")
+    told = f"{count} kept, the latest from {{last:%d %b %Y, %H:%M}}"
+    return Finding("daily backups", now - last <= LONGEST_WITHOUT, told)
 
 
 def _disk(free: int, size: int) -> Finding:
@@ -73,9 +73,9 @@ def _disk(free: int, size: int) -> Finding:
 def _jobs() -> Finding:
     unread = list(standings().exclude(unreadable="").values_list("title", flat=True))
     if unread:
-        return Finding("jobs", False, f"the rules do not read {', '.join(unread)}")
+        return Finding("jobs", False, f"this version cannot open {', '.join(unread)}")
     late = outdated()
-    told = f"{len(late)} are brought up to date at the next start" if late else "the rules read all of them"
+    told = f"{len(late)} will be updated at the next start" if late else "all jobs open without problems"
     return Finding("jobs", not late, told)
 
 
@@ -107,18 +107,18 @@ def whole_store(data: Path) -> Finding:
         store.check_store(data / store.NAME)
     except store.StoreProblem as problem:
         return Finding("store", False, str(problem))
-    return Finding("store", True, "every page is sound")
+    return Finding("store", True, "no damage found")
 
 
 def last_copy(data: Path) -> Finding:
     """Whether the last daily copy could be put in place: it is, beside the store, and what is in it counted."""
     kept = backups.kept(data)
     if not kept:
-        return Finding("last copy", True, "there is none to try")
+        return Finding("latest backup", True, "none yet")
     file = kept[-1][1]
     try:
         with store.copied(file, data) as restored:
             jobs, entries = store.counted(restored)
     except (store.StoreProblem, OSError) as problem:
-        return Finding("last copy", False, str(problem))
-    return Finding("last copy", True, f"put in place for a trial: {jobs} jobs, {entries} entries")
+        return Finding("latest backup", False, str(problem))
+    return Finding("latest backup", True, f"test restore OK: {jobs} jobs, {entries} records")

@@ -69,9 +69,9 @@ def _opened(content: bytes) -> zipfile.ZipFile:
     try:
         file = zipfile.ZipFile(io.BytesIO(content))
     except (zipfile.BadZipFile, OSError, ValueError, RuntimeError):
-        raise _wrong("This is no zip that can be read.") from None
+        raise _wrong("This is not a valid zip file.") from None
     if sum(member.file_size for member in file.infolist()) > LARGEST_BYTES:
-        raise _wrong(f"Unpacked it has more than {LARGEST_BYTES // 2**20} MB.")
+        raise _wrong(f"The zip holds more than {LARGEST_BYTES // 2**20} MB, the most that can be imported.")
     return file
 
 
@@ -81,7 +81,7 @@ def _moment(value: object, name: str) -> datetime | None:
     try:
         moment = datetime.fromisoformat(str(value))
     except ValueError:
-        raise _wrong(f"{name}: {value} is no date and time.") from None
+        raise _wrong(f"{name}: {value} is not a date and time.") from None
     if moment.tzinfo is None:
         raise _wrong(f"{name}: {value} has no time zone.")
     return moment
@@ -113,18 +113,18 @@ def _things(file: zipfile.ZipFile, head: Mapping[str, Any]) -> int:
 def read_whole(content: bytes) -> Whole:
     """Read a shop into a store that has neither jobs nor things. Raises InputError on "file", or InvalidDocument."""
     if every_job().exists() or stored_things().exists():
-        raise InputError("not-empty", "file", "This store has jobs or things already: read it into one that is empty.")
+        raise InputError("not-empty", "file", "This data folder is not empty. Import into an empty one with --data.")
     file = _opened(content)
     try:
         return _read(file, _json(file, HEAD))
     except _OTHER_SHAPE:
         # Members that are JSON of another shape than this program writes.
-        raise _wrong("Its members are not as Conch writes them.") from None
+        raise _wrong("This zip was not exported by Conch.") from None
 
 
 def _read(file: zipfile.ZipFile, head: Any) -> Whole:
     if not isinstance(head, dict) or head.get("format") != FORMAT or head.get("version") != FORMAT_VERSION:
-        raise _wrong(f"It must say “format”: “{FORMAT}”, “version”: {FORMAT_VERSION} in {HEAD}.")
+        raise _wrong(f"{HEAD} must have “format”: “{FORMAT}” and “version”: {FORMAT_VERSION}.")
     things = _things(file, head)
     unread = [str(told["file"]) for told in head["jobs"] if told.get("unreadable")]
     jobs = [told for told in head["jobs"] if not told.get("unreadable")]

@@ -30,7 +30,7 @@ def _export(target: Path) -> int:
     except store.StoreProblem as problem:
         _stop(f"{problem}; nothing was written")
     if target.exists():
-        _stop(f"{target} exists already: nothing was written")
+        _stop(f"{target} already exists. Nothing was written; choose another name")
     begun = target.with_name(f".{target.name}.part")
     try:
         begun.write_bytes(whole_shop())
@@ -62,7 +62,7 @@ def _import(source: Path) -> int:
         _stop("; ".join(f"{one.field}: {one.message}" for one in error.errors[:3]))
     except InputError as error:
         _stop(f"{source}: {error.message}")
-    print(f"Read {read.jobs} jobs and {read.things} things.", file=sys.stderr)
+    print(f"Imported {read.jobs} jobs and {read.things} items.", file=sys.stderr)
     for name in read.unread:
         print(f"{name} was read by no version where it comes from, and is left out.", file=sys.stderr)
     return 0
@@ -79,7 +79,7 @@ def _check(*, as_json: bool) -> int:
     if as_json:
         print(json.dumps({"findings": [asdict(one) for one in found]}))
     else:
-        print("\n".join(f"{'well ' if one.well else 'CARE '} {one.name}: {one.told}" for one in found))
+        print("\n".join(f"{'OK   ' if one.well else 'CHECK'} {one.name}: {one.told}" for one in found))
     return 0 if all(one.well for one in found) else 1
 
 

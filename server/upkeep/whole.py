@@ -25,15 +25,15 @@ HEAD, KIT, READINGS, TOLD = "conch.json", "kit.json", "readings.csv", "README.tx
 _WHEN = (1980, 1, 1, 0, 0, 0)
 """The date of every member: the same shop makes the same file."""
 _INDENTED = orjson.OPT_INDENT_2
-_README = """Everything of a shop that Conch keeps, in open formats.
+_README = """A complete export of one shop from Conch, in open formats.
 
-conch.json     what the jobs are called here, threads kept at hand, what instruments are off by
-jobs/          a job file each, with everything that was recorded (docs/formats of Conch describes them)
-kit.json       the things of the shop
+conch.json     job names, favourite threads, corrections of the instruments
+jobs/          one file per job, with all its records (docs/formats of Conch describes them)
+kit.json       the items of the shop (a shop file)
 photographs/   of things, by their id
 readings.csv   everything recorded at the bench, for a spreadsheet
 
-`./conch import FILE` reads all of it into a folder that has no store yet.
+`./conch import FILE` loads all of it into an empty data folder.
 """
 
 

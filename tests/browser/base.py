@@ -151,13 +151,13 @@ class BrowserCase(unittest.TestCase):
     def start_job(self, shape: str, typed: dict[str, str]) -> None:
         """Start a job from its picture, to the plan."""
         self.page.goto("/")
-        self.page.get_by_role("button", name="Start a job").click()
+        self.page.get_by_role("button", name="New job").click()
         self.page.get_by_role("radio", name=shape).click()
-        expect(self.page.get_by_role("textbox", name="What is it")).to_have_value("")
+        expect(self.page.get_by_role("textbox", name="Name of the job")).to_have_value("")
         self.fill_job(typed)
         self.page.get_by_role("button", name="Show the plan").click()
         expect(self.page).to_have_title("Job plan · Conch")
-        for name, wait in (("Tools", "looking in the shop"), ("Ways", "weighing the ways")):
+        for name, wait in (("Tools", "checking the shop"), ("Ways", "comparing methods")):
             expect(self.page.get_by_role("region", name=name, exact=True).get_by_text(wait)).to_have_count(0)
 
     def open_facts(self, name: str) -> None:
@@ -179,7 +179,7 @@ class BrowserCase(unittest.TestCase):
 
     def fill_job(self, typed: dict[str, str]) -> None:
         """Fill the form that starts a job, by its labels."""
-        form = self.page.get_by_role("form", name="Start a job")
+        form = self.page.get_by_role("form", name="New job")
         for label, value in typed.items():
             field = form.get_by_role("textbox", name=label, exact=True)
             type_into(field, value)

@@ -66,7 +66,7 @@ class Server:
         )
         assert self.process.stdout is not None
         line = self.process.stdout.readline()
-        found = re.search(r"Conch is at http://127\.0\.0\.1:(\d+)/", line)
+        found = re.search(r"Open http://127\.0\.0\.1:(\d+)/", line)
         if found is None:
             raise RuntimeError(f"the server did not start: {line!r}")
         self.port = int(found[1])

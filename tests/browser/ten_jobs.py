@@ -64,12 +64,12 @@ class Told:
 
 def _relieve_by_the_die(hand: Hand) -> None:
     hand.press("Method")
-    hand.choose("At the shoulder", "die turned round")
+    hand.choose("Thread end at the shoulder", "die flipped")
 
 
 def _drill_for_a_pin(hand: Hand) -> None:
     hand.press("Holes")
-    hand.press("Add a hole across")
+    hand.press("Add a cross hole")
     hand.type("Hole 1, drill", "1/16")
     hand.type("Hole 1, behind the right-hand end", "1/4")
 
@@ -79,7 +79,7 @@ TEN = (
         "Six levelling studs, 3/8-16, 1-1/4 of thread on one end, 2-1/2 long, from 5/8 steel.",
         "thread at one end",
         {
-            "What is it": "Levelling studs",
+            "Name of the job": "Levelling studs",
             "Thread": "3/8-16",
             "How many": "6",
             "Bar diameter, in": "5/8",
@@ -92,7 +92,7 @@ TEN = (
         "Four tie rods for the shutters, M10, 28 mm of thread on both ends, 160 long, from 12 mm bar.",
         "thread at both ends",
         {
-            "What is it": "Tie rods",
+            "Name of the job": "Tie rods",
             "Thread": "M10",
             "How many": "4",
             "Bar diameter, mm": "12",
@@ -105,7 +105,7 @@ TEN = (
         "Two pivot screws in brass, 1/4 BSW for 1/2, then a 3/8 pivot 3/4 long, 1-1/2 over all, from 1/2 bar.",
         "shouldered screw",
         {
-            "What is it": "Pivot screws",
+            "Name of the job": "Pivot screws",
             "Thread": "1/4 bsw",
             "How many": "2",
             "Bar diameter, in": "1/2",
@@ -121,7 +121,7 @@ TEN = (
         "A blanking plug, G1/2, 5/8 of thread, hexagon 15/16, 1-1/4 long, from 1-1/8 brass.",
         "plug with a hexagon",
         {
-            "What is it": "Blanking plug",
+            "Name of the job": "Blanking plug",
             "Thread": "G1/2",
             "How many": "1",
             "Bar diameter, mm": "1-1/8 in",
@@ -134,9 +134,9 @@ TEN = (
     ),
     Told(
         "Ten lengths of 4 BA screwed all along, 20 mm each, from 3.6 mm brass.",
-        "screw, all thread",
+        "fully threaded screw",
         {
-            "What is it": "Terminal screws",
+            "Name of the job": "Terminal screws",
             "Thread": "4 BA",
             "How many": "10",
             "Bar diameter, mm": "3.6",
@@ -149,7 +149,7 @@ TEN = (
         "Four nuts, M10, 8 mm thick, from 17 mm hexagon.",
         "nut or cap",
         {
-            "What is it": "Nuts",
+            "Name of the job": "Nuts",
             "Thread": "M10",
             "How many": "4",
             "Bar across the flats, mm": "17",
@@ -161,7 +161,7 @@ TEN = (
         "A body of 1 in brass, 1-1/4 long, tapped 3/8-16, 5/8 deep.",
         "body, tapped hole",
         {
-            "What is it": "Oil cup body",
+            "Name of the job": "Oil cup body",
             "Thread": "3/8-16",
             "How many": "1",
             "Bar diameter, in": "1",
@@ -175,7 +175,7 @@ TEN = (
         "Three 3/8-16 bolts, now 4 in long, cut down to 2-1/2 with 1-1/4 of thread.",
         "bolt to cut down",
         {
-            "What is it": "Carriage bolts",
+            "Name of the job": "Carriage bolts",
             "Thread": "3/8-16",
             "How many": "3",
             "Shank diameter, in": "3/8",
@@ -189,7 +189,7 @@ TEN = (
         "Two M8 studs, 20 mm of thread to a shoulder with no groove, 45 long, from 12 mm steel.",
         "thread at one end",
         {
-            "What is it": "Cover studs",
+            "Name of the job": "Cover studs",
             "Thread": "M8",
             "How many": "2",
             "Bar diameter, mm": "12",
@@ -203,7 +203,7 @@ TEN = (
         "A hinge pin, 1/2 BSF for 3/4 at one end, 2 long, from 5/8 steel, with a 1/16 hole across for a split pin.",
         "thread at one end",
         {
-            "What is it": "Hinge pin",
+            "Name of the job": "Hinge pin",
             "Thread": "1/2 bsf",
             "How many": "1",
             "Bar diameter, in": "5/8",
@@ -220,7 +220,7 @@ def bring_to_the_sheet(hand: Hand, job: Told) -> str:
     """Do the job from the opened page to the address of its set-up sheet; every act counted."""
     page = hand.page
     page.goto("/")
-    hand.press("Start a job")
+    hand.press("New job")
     hand.pick(job.picture)
     for label, text in job.typed.items():
         hand.type(label, text)

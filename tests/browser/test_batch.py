@@ -41,7 +41,7 @@ class Holdings(BrowserCase):
         self.page.goto(f"/jobs/{self.job}")
         self.open_facts("Method")
         with self.page.expect_response(lambda answer: answer.request.method == "PUT"):
-            self.choose("Order of a batch", "each holding for all pieces")
+            self.choose("Batch order", "one set-up for all pieces")
 
     def test_each_holding_for_all_pieces(self) -> None:
         page = self.page
@@ -60,7 +60,7 @@ class Holdings(BrowserCase):
 
     def test_a_piece_is_put_down_for_another(self) -> None:
         self.go_to(1)
-        self.page.get_by_role("button", name="scrap or accept").click()
+        self.page.get_by_role("button", name="accept, redo or scrap").click()
         self.page.get_by_role("button", name="Put it down, begin piece 2").click()
         expect(self.page.get_by_text("piece 2 · 0 of 3 made")).to_be_visible()
         expect(self.page.get_by_role("navigation", name="Pieces that wait")).to_contain_text("1")

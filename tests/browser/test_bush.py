@@ -13,16 +13,16 @@ from tests.browser.base import BrowserCase, type_into
 from tests.browser.test_ways import GONE_MS, MOVED, ON
 
 HOLDER = {
-    "The die measures across, in": "1",
+    "Die diameter, in": "1",
     "Its thickness, in": "3/8",
-    "Another die at the far end, across, in": "13/16",
-    "Thickness of that one, in": "1/4",
+    "Second die (other end), diameter, in": "13/16",
+    "Second die, thickness, in": "1/4",
     "Largest thread": "1/2-13",
     "Longest thread, in": "1-1/2",
-    "The bar measures, in": "3/4",
+    "Bar diameter, in": "3/4",
 }
 BUSH = {
-    "What is it": "Guide bush",
+    "Name of the job": "Guide bush",
     "How many": "1",
     "Bar diameter, in": "5/8",
     "Outside diameter, in": "1/2",
@@ -47,8 +47,8 @@ class Bush(BrowserCase):
         expect(page.get_by_text("one of them is another size")).to_be_visible()
         type_into(mate, "0.3742")
         mate.press("Enter")
-        page.get_by_role("button", name="Bore when it is pressed in").click()
-        detail = page.get_by_role("region", name="Bore when it is pressed in")
+        page.get_by_role("button", name="Bore after pressing in").click()
+        detail = page.get_by_role("region", name="Bore after pressing in")
         expect(detail).to_contain_text("Bore to 0.3749 in")
         expect(detail).to_contain_text("never put a finger with emery into a bore that is turning")
         page.get_by_role("button", name="Turn to the fit").click()
@@ -62,23 +62,23 @@ class Bush(BrowserCase):
         self.read("0.3700")
         expect(page.get_by_text("Then a spring pass.")).to_be_visible()
         self.read("0.3760")
-        expect(page.get_by_text("over size").first).to_be_visible()
+        expect(page.get_by_text("oversize").first).to_be_visible()
 
     def test_from_the_shop_to_a_bush_in_the_shop(self) -> None:
         """Designed for a stock, made at the bench, put in the shop; the way that lacked it has it then."""
         page = self.page
         page.goto("/shop")
-        page.get_by_role("link", name="Make a holder yourself").click()
+        page.get_by_role("link", name="Design a holder").click()
         type_into(page.get_by_role("textbox", name="Thread", exact=True), "3/8-16")
-        type_into(page.get_by_role("textbox", name="Hole of the stock measures, in"), "5/8")
+        type_into(page.get_by_role("textbox", name="Bore of the die stock, in"), "5/8")
         against = page.get_by_role("list", name="What is against it")
-        expect(against).to_contain_text("How deep is the hole of the stock")
-        type_into(page.get_by_role("textbox", name="Its depth, down to the die, in"), "3/8")
+        expect(against).to_contain_text("How deep is the bore of the stock")
+        type_into(page.get_by_role("textbox", name="Depth of the bore, down to the die, in"), "3/8")
         expect(against).to_have_count(0)
         dimensions = page.get_by_role("list", name="Dimensions")
         expect(dimensions).to_contain_text("It stops on the face of the stock, never on the die.")
         expect(dimensions).to_contain_text("0.6244")
-        page.get_by_role("button", name="Make it").click()
+        page.get_by_role("button", name="Start the job").click()
         expect(page).to_have_title("Job plan · Conch")
         expect(page.get_by_role("textbox", name="Title")).to_have_value("Guide bush, 3/8-16 UNC")
         page.get_by_role("button", name="To the bench").click()
@@ -110,11 +110,11 @@ class Bush(BrowserCase):
             type_into(page.get_by_role("textbox", name=label, exact=True), size)
         against = page.get_by_role("list", name="What is against it")
         expect(against).to_contain_text("The other die would sit on 0.8 mm all round")
-        type_into(page.get_by_role("textbox", name="The bar measures, in"), "5/8")
+        type_into(page.get_by_role("textbox", name="Bar diameter, in"), "5/8")
         expect(against).to_have_count(0)
         dimensions = page.get_by_role("list", name="Dimensions")
         expect(dimensions).to_contain_text("two diameters of the bar are always in it")
-        page.get_by_role("button", name="Make it").click()
+        page.get_by_role("button", name="Start the job").click()
         expect(page.get_by_role("textbox", name="Title")).to_have_value("Die holder, 1 and 13/16")
         page.get_by_role("button", name="Fit it").click()
         expect(page.get_by_role("region", name="Fit it")).to_contain_text("a pointed one over the split opens it")
@@ -141,16 +141,16 @@ class Bush(BrowserCase):
         page = self.page
         page.goto("/holders")
         page.get_by_role("button", name="sleeve for a plain die stock").click()
-        for label, size in (("The bar measures, in", "1/2"), ("Hole of the stock measures, in", "0.55")):
+        for label, size in (("Bar diameter, in", "1/2"), ("Bore of the die stock, in", "0.55")):
             type_into(page.get_by_role("textbox", name=label, exact=True), size)
-        type_into(page.get_by_role("textbox", name="The spigot goes in by, in", exact=True), "1/4")
+        type_into(page.get_by_role("textbox", name="Spigot depth, in", exact=True), "1/4")
         against = page.get_by_role("list", name="What is against it")
         expect(against).to_contain_text("metal is left round the hole")
-        type_into(page.get_by_role("textbox", name="Hole of the stock measures, in", exact=True), "13/16")
+        type_into(page.get_by_role("textbox", name="Bore of the die stock, in", exact=True), "13/16")
         expect(against).to_have_count(0)
         page.get_by_role("button", name="apart").click()
         expect(page.get_by_role("group", name="Sleeve for a plain die stock, in section, apart")).to_be_visible()
-        page.get_by_role("button", name="Make it").click()
+        page.get_by_role("button", name="Start the job").click()
         expect(page.get_by_role("textbox", name="Title")).to_have_value("Sleeve for a plain die stock")
         expect(page.get_by_role("region", name="Sections")).to_contain_text("push fit")
 
@@ -161,7 +161,7 @@ class Bush(BrowserCase):
         page.goto("/holders")
         page.get_by_role("button", name="die stock", exact=True).click()
         for label, size in (
-            ("The die measures across, in", "2"),
+            ("Die diameter, in", "2"),
             ("Its thickness, in", "5/8"),
             ("Largest thread", "1-8"),
         ):
@@ -181,10 +181,10 @@ class Bush(BrowserCase):
         ring = [one for one in drawing.modelspace() if isinstance(one, LWPolyline) and one.dxf.layer == "part"]
         high = [float(y) for one in ring for _, y in one.get_points("xy")]
         self.assertGreaterEqual(max(high) - min(high), 4 * 25.4)
-        page.get_by_role("button", name="Make it").click()
+        page.get_by_role("button", name="Start the job").click()
         expect(page.get_by_role("textbox", name="Title")).to_have_value("Die stock, 2 x 5/8")
         parts = page.get_by_role("navigation", name="Parts of this job")
-        expect(parts.get_by_role("textbox", name="Name of this part")).to_have_value("ring")
+        expect(parts.get_by_role("textbox", name="Part name")).to_have_value("ring")
         parts.get_by_text("handle").click()
         expect(page.get_by_role("textbox", name="Pieces")).to_have_value("2")
 

@@ -40,19 +40,19 @@ class Networked(BrowserCase):
 
     def pair(self, page: Page, code: str, name: str) -> None:
         type_into(page.get_by_label("Code"), code)
-        type_into(page.get_by_label("What this device is called"), name)
-        page.get_by_role("button", name="Pair this device").click()
+        type_into(page.get_by_label("Name for this device"), name)
+        page.get_by_role("button", name="Connect").click()
 
 
 class Tablet(Networked):
     def test_a_tablet_is_let_in_records_and_is_let_go(self) -> None:
         tablet = self.tablet()
         tablet.goto("/jobs/2/bench")
-        expect(tablet.get_by_role("heading", level=1)).to_have_text("This device is not known here yet")
+        expect(tablet.get_by_role("heading", level=1)).to_have_text("Connect this device")
         code = self.code()
         self.pair(tablet, "1234", "bench tablet")
         expect(tablet.get_by_text("That is not the code")).to_be_visible()
-        expect(tablet.get_by_label("What this device is called")).to_have_value("bench tablet")
+        expect(tablet.get_by_label("Name for this device")).to_have_value("bench tablet")
         self.pair(tablet, code, "bench tablet")
         field = tablet.get_by_role("textbox", name="New reading")
         type_into(field, "0.5050")
@@ -63,11 +63,11 @@ class Tablet(Networked):
         expect(self.page.get_by_role("row").filter(has_text="0.5050")).to_contain_text("on bench tablet")
         self.page.goto("/upkeep")
         self.page.get_by_role("button", name="Let bench tablet go").click()
-        self.page.get_by_role("button", name="Let it go").click()
+        self.page.get_by_role("button", name="Remove").click()
         expect(self.page.get_by_role("listitem").filter(has_text="bench tablet")).to_have_count(0)
         type_into(field, "0.4990")
         field.press("Enter")
-        expect(tablet.get_by_role("heading", level=1)).to_have_text("This device is not known here yet")
+        expect(tablet.get_by_role("heading", level=1)).to_have_text("Connect this device")
         # What it recorded at that moment waits on it, and is sent when it is let in again.
         self.pair(tablet, self.code(), "bench tablet again")
         expect(tablet.get_by_role("table")).to_contain_text("0.4990")
@@ -83,24 +83,24 @@ class Tablet(Networked):
         tablet = self.tablet()
         tablet.goto(f"/pair#{code}")
         expect(tablet.get_by_label("Code")).to_have_value(code)
-        type_into(tablet.get_by_label("What this device is called"), "office")
-        tablet.get_by_role("button", name="Pair this device").click()
+        type_into(tablet.get_by_label("Name for this device"), "office")
+        tablet.get_by_role("button", name="Connect").click()
         expect(tablet).to_have_title("Jobs · Conch")
         expect(tablet.get_by_text("office looks on")).to_be_visible()
-        expect(tablet.get_by_role("button", name="Start a job")).to_have_count(0)
+        expect(tablet.get_by_role("button", name="New job")).to_have_count(0)
         tablet.goto("/jobs/2/bench")
         expect(tablet.get_by_role("heading", level=1)).to_contain_text("Turn to 0.4933 in")
         expect(tablet.get_by_role("textbox", name="New reading")).to_have_count(0)
         expect(tablet.get_by_role("button", name="undo z")).to_have_count(0)
         tablet.goto("/jobs/2")
         expect(tablet.get_by_role("textbox", name="Title")).to_have_attribute("readonly", "")
-        expect(tablet.get_by_role("button", name="Set aside")).to_have_count(0)
-        tablet.get_by_role("button", name="On a tablet").click()
+        expect(tablet.get_by_role("button", name="Put on hold")).to_have_count(0)
+        tablet.get_by_role("button", name="Open on a tablet").click()
         expect(tablet.get_by_text(f"http://{THERE}:{self.server.port}/jobs/2/bench")).to_be_visible()
         self.is_offered_no_change(tablet)
         tablet.goto("/upkeep")
         expect(tablet.get_by_text("Devices are looked after on the machine")).to_be_visible()
-        expect(tablet.get_by_role("button", name="Let a device in")).to_have_count(0)
+        expect(tablet.get_by_role("button", name="Let a tablet in")).to_have_count(0)
         told = tablet.request.post("/api/jobs/2/undo", data={"last": 0, "revision": 1}, headers=self.token(tablet))
         self.assertEqual((told.status, told.json()["code"]), (403, "onlooker"))
 
@@ -108,8 +108,8 @@ class Tablet(Networked):
         """What changes something elsewhere: there on the host, not on that page."""
         changes = {
             "/new?as=stud": ("Show the plan", "button:has-text('Not now')"),
-            "/holders": ("Make it", "form.fields input"),
-            "/shop": ("Read a kit file or CSV", ".drawer .thing"),
+            "/holders": ("Start the job", "form.fields input"),
+            "/shop": ("Import a shop file (JSON or CSV)", ".drawer .thing"),
             "/threads?q=M10": ("☆ keep at hand", "main h1.fig"),
         }
         for path, (name, beside) in changes.items():
@@ -127,7 +127,7 @@ class Tablet(Networked):
     def test_the_bench_is_taken_to_a_tablet(self) -> None:
         """By the host, where it stands: the picture opens the same bench."""
         self.page.goto("/jobs/2/bench")
-        self.page.get_by_role("button", name="on a tablet").click()
+        self.page.get_by_role("button", name="open on a tablet").click()
         expect(self.page.get_by_text(f"http://{THERE}:{self.server.port}/jobs/2/bench")).to_be_visible()
 
     def token(self, page: Page) -> dict[str, str]:
@@ -138,10 +138,10 @@ class Tablet(Networked):
     def test_the_store_is_told_of_and_taken_along(self) -> None:
         self.page.goto("/upkeep")
         store = self.page.get_by_role("region", name="Store")
-        expect(store).to_contain_text("the rules read all of them")
+        expect(store).to_contain_text("all jobs open without problems")
         expect(store).to_contain_text("./conch restore FILE")
         with self.page.expect_download() as waiting:
-            store.get_by_role("link", name="Take everything along").click()
+            store.get_by_role("link", name="Export everything").click()
         with zipfile.ZipFile(waiting.value.path()) as file:
             self.assertEqual(len([name for name in file.namelist() if name.startswith("jobs/")]), 10)
 
@@ -154,11 +154,11 @@ class Tablet(Networked):
         known = self.page.get_by_role("listitem").filter(has_text="bed tablet")
         expect(known).to_be_visible()
         known.get_by_role("button", name="Rename").click()
-        type_into(self.page.get_by_label("What it is called"), "")
-        self.page.get_by_role("button", name="Keep the name").click()
+        type_into(self.page.get_by_label("Device name"), "")
+        self.page.get_by_role("button", name="Save the name").click()
         expect(self.page.get_by_text("Give it a name")).to_be_visible()
-        type_into(self.page.get_by_label("What it is called"), "mill tablet")
-        self.page.get_by_role("button", name="Keep the name").click()
+        type_into(self.page.get_by_label("Device name"), "mill tablet")
+        self.page.get_by_role("button", name="Save the name").click()
         self.page.get_by_role("button", name="Make mill tablet an onlooker").click()
         expect(self.page.get_by_role("button", name="Make mill tablet a fitter")).to_be_visible()
         tablet.reload()

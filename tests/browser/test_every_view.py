@@ -148,13 +148,13 @@ class EveryDevice(Looked):
         digits = code.get_attribute("aria-label")
         self.look("upkeep, a code")
         self.page.goto("/jobs/2")
-        self.page.get_by_role("button", name="On a tablet").click()
+        self.page.get_by_role("button", name="Open on a tablet").click()
         expect(self.page.get_by_role("img", name="Picture of")).to_be_visible()
         self.look("plan, its bench as a picture")
         self.page = self.new_page(base_url=self.server.url.replace("127.0.0.1", "127.0.0.2"))
         self.page.emulate_media(reduced_motion="reduce")
         self.page.goto(f"/pair#{digits}")
-        self.page.get_by_role("button", name="Pair this device").click()
+        self.page.get_by_role("button", name="Connect").click()
         expect(self.page.get_by_text("Give it a name")).to_be_visible()
         for width, height in WIDTHS:
             self.page.set_viewport_size({"width": width, "height": height})
@@ -168,7 +168,7 @@ class Opened(Looked):
         self.page.goto("/shop")
         self.page.get_by_role("button", name="Workshop lathe").click()
         table = "kind,thread,across,thick\ndie,M14,38 mm,14 mm\ndie,M6,9 mm,20 mm\n"
-        self.page.get_by_label("Kit file").set_input_files(
+        self.page.get_by_label("Shop file").set_input_files(
             {"name": "dies.csv", "mimeType": "text/csv", "buffer": table.encode()}
         )
         expect(self.page.get_by_role("form", name="What dies.csv holds")).to_be_visible()
@@ -242,7 +242,7 @@ class EveryBench(Looked):
         expect(page.get_by_role("heading", level=1)).to_be_visible()
         if now["zero"]:
             self.new_state("which tools keep their zero" if now["asks_keeping"] else "touch off")
-            self.press("Touched off; again next piece" if now["asks_keeping"] else "Touched off")
+            self.press("Touched off. I touch off every time." if now["asks_keeping"] else "Tool touched off")
         elif step["measure"] == "diameter":
             aim = next(f for f in step["figures"] if f["key"] == step["headline"])["figure"]["shown"]["mm"]
             self.new_state("a diameter to be measured")
@@ -252,12 +252,12 @@ class EveryBench(Looked):
                 self.press("Record")
                 self.new_state("a reading refused")
                 self.read(f"{float(aim['text']) + 0.3:.3f} mm")
-                self.new_state("over size")
+                self.new_state("oversize")
                 self.read(f"{float(aim['text']) - 0.3:.3f} mm")
-                self.new_state("under size")
-                page.get_by_role("button", name="Say why, or scrap it").click()
+                self.new_state("undersize")
+                page.get_by_role("button", name="Give a reason, or scrap it").click()
                 self.new_state("a reason asked for")
-                page.get_by_role("button", name="Not now").click()
+                page.get_by_role("button", name="Cancel").click()
                 self.press("undo z")
             self.read(f"{aim['text']} mm")
             self.new_state("on size")
@@ -271,7 +271,7 @@ class EveryBench(Looked):
                 self.new_state("the die to be moved")
                 self.press("I moved the die")
                 self.new_state("the die was moved")
-            self.press("3 snug, turns by hand, no shake")
+            self.press("3 snug, turns by hand, no play")
             self.new_state("gauged well")
             self.press("Done")
         else:

@@ -155,7 +155,7 @@ class Bench(BrowserCase):
         self.ready(page, "Done").click()
         field = page.get_by_role("textbox", name="New reading")
         expect(field).to_be_focused()
-        expect(self.large(page, "Done, not measured")).to_be_enabled()
+        expect(self.large(page, "Step done, not measured")).to_be_enabled()
         before = self.recorded(job)
         for _ in range(3):
             page.keyboard.press("Enter")
@@ -297,5 +297,5 @@ class Presses(BrowserCase):
                 before = button.bounding_box()
                 assert before is not None
                 self.press(page, (before["x"] + 20, before["y"] + 10))
-                expect(page.get_by_role("form", name="Start a job")).to_contain_text("Nothing is entered here.")
+                expect(page.get_by_role("form", name="New job")).to_contain_text("Type a value.")
                 page.context.close()

@@ -21,20 +21,20 @@ class IdentifyPage(BrowserCase):
         page.goto("/identify")
         asked = page.get_by_role("region", name="Next")
         expect(asked).to_contain_text("Start with the diameter")
-        self.type_evidence("Outside, across the crests", "0.368")
+        self.type_evidence("Outside, over the crests", "0.368")
         expect(asked).to_contain_text(re.compile("pitch leaves|Count"))
         self.type_evidence("Pitch leaf, threads per inch", "16")
-        expect(asked).to_contain_text("flank-angle leaves")
+        expect(asked).to_contain_text("angle gauges")
         expect(asked).to_contain_text("60 degrees means 3/8-16 UNC")
-        self.choose("Flank angle", "60° leaf fits")
+        self.choose("Flank angle", "60° gauge fits")
         expect(page.get_by_role("list", name="Candidates")).to_contain_text("the 60 degree leaf fits")
-        page.get_by_role("button", name="Make it a job's thread").click()
+        page.get_by_role("button", name="Start a job with this thread").click()
         page.get_by_role("radio", name="thread at one end").click()
-        form = page.get_by_role("form", name="Start a job")
+        form = page.get_by_role("form", name="New job")
         expect(form.get_by_role("textbox", name="Thread", exact=True)).to_have_value("3/8-16 UNC")
         self.fill_job(
             {
-                "What is it": "Replacement stud",
+                "Name of the job": "Replacement stud",
                 "How many": "1",
                 "Bar diameter, in": "1/2",
                 "Thread length, in": "1",
@@ -49,32 +49,32 @@ class IdentifyPage(BrowserCase):
 
     def test_contradictions_and_slips_are_told_beside_the_field(self) -> None:
         self.page.goto("/identify")
-        self.type_evidence("Outside, across the crests", "0.518 mm")
+        self.type_evidence("Outside, over the crests", "0.518 mm")
         expect(self.page.get_by_role("alert")).to_contain_text("Did you mean 0.518 in?")
         self.page.get_by_role("button", name="0.518 in").click()
         expect(self.page.get_by_role("alert")).to_have_count(0)
-        self.type_evidence("Bore of a nut", "0.6")
+        self.type_evidence("Minor diameter (bore) of a nut", "0.6")
         expect(self.page.get_by_role("alert")).to_contain_text("larger than the outside")
 
     def test_a_pipe_size_is_explained_where_it_trips(self) -> None:
         self.page.goto("/identify")
-        self.type_evidence("Outside, across the crests", "0.518")
+        self.type_evidence("Outside, over the crests", "0.518")
         self.type_evidence("Pitch leaf, threads per inch", "19")
         expect(self.page.get_by_text("A pipe size is not a diameter")).to_be_visible()
         expect(self.page.get_by_text("the joint leaks")).to_be_visible()
 
     def test_instruments_not_owned_are_not_asked_for(self) -> None:
         self.page.goto("/identify")
-        self.type_evidence("Outside, across the crests", "0.2465")
+        self.type_evidence("Outside, over the crests", "0.2465")
         self.type_evidence("Pitch leaf, threads per inch", "20")
         asked = self.page.get_by_role("region", name="Next")
-        expect(asked).to_contain_text("flank-angle leaves")
-        self.page.get_by_label("flank-angle leaves").uncheck()
-        expect(asked).not_to_contain_text("flank-angle leaves")
+        expect(asked).to_contain_text("angle gauges")
+        self.page.get_by_label("angle gauges").uncheck()
+        expect(asked).not_to_contain_text("angle gauges")
 
     def test_the_person_sets_how_often_a_series_is_met(self) -> None:
         self.page.goto("/identify")
-        self.type_evidence("Outside, across the crests", "0.2465")
+        self.type_evidence("Outside, over the crests", "0.2465")
         self.type_evidence("Pitch leaf, threads per inch", "20")
         candidates = self.page.get_by_role("list", name="Candidates").get_by_role("listitem")
         expect(candidates.first).to_contain_text("1/4-20 UNC")
@@ -85,7 +85,7 @@ class IdentifyPage(BrowserCase):
 
     def test_nothing_fits(self) -> None:
         self.page.goto("/identify")
-        self.type_evidence("Outside, across the crests", "0.3")
+        self.type_evidence("Outside, over the crests", "0.3")
         self.type_evidence("Pitch leaf, threads per inch", "37")
         expect(self.page.get_by_role("heading", name="None of these")).to_be_visible()
         self.page.get_by_role("link", name="0.300-37 UNS").click()

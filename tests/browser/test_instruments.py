@@ -81,22 +81,22 @@ class Instruments(BrowserCase):
                     now["step"]["sentence"].split("{")[0].strip()
                 )
                 if now["zero"]:
-                    self.done("Touched off")
+                    self.done("Tool touched off")
                 elif now["step"]["measure"] == "diameter":
                     self.turned(now)
                     self.done("Done")
                 elif now["step"]["measure"] == "verdict" and now["due"]["now"] and not now["verdict"]:
-                    self.done("3 snug, turns by hand, no shake")
+                    self.done("3 snug, turns by hand, no play")
                 else:
                     last = now["steps"][-1]["key"] == now["step"]["key"]
                     ungauged = now["step"]["measure"] == "verdict" and not now["verdict"]
-                    self.done("Piece done" if last else "Done, not gauged" if ungauged else "Done")
+                    self.done("Piece done" if last else "Step done, not gauged" if ungauged else "Done")
         with page.expect_response("**/close"):
             page.get_by_role("button", name="Close the job").click()
         standing = page.request.get(f"/api/jobs/{self.job}/standing").json()
         self.assertEqual((standing["state"], standing["good"]), ("closed", PIECES))
         readings = page.request.get(f"/api/jobs/{self.job}/readings.csv").text()
-        self.assertIn("stand-in caliper", readings)
+        self.assertIn("simulated caliper", readings)
         page.goto("/log")
         choose(page, "Show", "readings")
         expect(page.get_by_text("measured").first).to_be_visible()
@@ -114,10 +114,10 @@ class Instruments(BrowserCase):
         self.assertAlmostEqual(float(live.locator(".go").first.inner_text()), 0.010, delta=0.001)
         type_into(page.get_by_label("jog by, in"), "0.02")
         page.get_by_role("button", name="X −").click()
-        expect(live).to_contain_text("past the end")
+        expect(live).to_contain_text("past the target")
         choose(page, "fault", "a digit jumps")
         expect(live.get_by_role("alert")).to_contain_text("jumped")
-        choose(page, "fault", "it falls silent")
+        choose(page, "fault", "it stops sending")
         expect(live.get_by_role("alert")).to_contain_text("silent")
 
     def test_a_reference_piece(self) -> None:
@@ -125,15 +125,15 @@ class Instruments(BrowserCase):
         self.done("Done")
         page.get_by_text("stand-ins to try it without any").click()
         page.get_by_role("button", name="Switch them on").click()
-        page.get_by_role("button", name="Measure a reference piece").click()
+        page.get_by_role("button", name="Check an instrument on a reference piece").click()
         type_into(page.get_by_label("reference, in"), "25 mm")
         for _ in range(3):
             type_into(page.get_by_label("caliper on, in"), "24.95 mm")
             with page.expect_response("**/stand-in"):
                 page.get_by_role("button", name="Send", exact=True).click()
         expect(page.get_by_text("24.9").first).to_be_visible()
-        page.get_by_role("button", name="Take its offset").click()
-        expect(page.get_by_role("status").filter(has_text="stand-in caliper")).to_contain_text(
+        page.get_by_role("button", name="Save the correction").click()
+        expect(page.get_by_role("status").filter(has_text="simulated caliper")).to_contain_text(
             "is added to its readings"
         )
         self.assertEqual(self.bench()["sizes"][0]["readings"], [], "no reading of the step")

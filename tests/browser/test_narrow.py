@@ -16,7 +16,12 @@ class Tablet(BrowserCase):
     def test_the_views_are_a_thumb_away(self) -> None:
         self.page.goto("/")
         rail = self.page.get_by_role("navigation", name="Views")
-        for name, title in (("Identify", "Identify"), ("Threads", "Threads"), ("Log", "Log"), ("Jobs", "Jobs")):
+        for name, title in (
+            ("Identify a thread", "Identify a thread"),
+            ("Threads", "Threads"),
+            ("Log", "Log"),
+            ("Jobs", "Jobs"),
+        ):
             rail.get_by_role("link", name=name).click()
             expect(self.page).to_have_title(f"{title} · Conch")
             box = rail.get_by_role("link", name=name).bounding_box()
@@ -29,11 +34,11 @@ class Tablet(BrowserCase):
         self.choose("Series", "Whitworth (26)")
         self.page.get_by_role("button", name="1/2 BSW").first.click()
         expect(self.page.get_by_role("heading", name="1/2 BSW")).to_be_visible()
-        self.page.get_by_role("button", name="lay another over it").click()
+        self.page.get_by_role("button", name="Compare with another thread").click()
         field = self.page.get_by_label("Nut of another thread")
         expect(field).to_be_focused()
         self.page.keyboard.type("1/2-13")
-        expect(self.page.get_by_role("region", name="Lay another thread over it")).to_contain_text("Never force it")
+        expect(self.page.get_by_role("region", name="Compare with another thread")).to_contain_text("Never force it")
 
 
 class KeysAlone(BrowserCase):
@@ -44,7 +49,7 @@ class KeysAlone(BrowserCase):
         expect(page.get_by_role("heading", name="Log")).to_be_visible()
         page.keyboard.press("/")
         page.keyboard.type("2ba")
-        link = page.get_by_role("button", name="Its page in the book")
+        link = page.get_by_role("button", name="Open the thread page")
         expect(link).to_be_visible()
         for _ in range(40):
             page.keyboard.press("Tab")

@@ -59,15 +59,15 @@ class Offline(BrowserCase):
     def test_ten_entries_without_a_server(self) -> None:
         self.kill()
         self.press("Done")
-        self.waits("1 entry waits on this device until the server answers")
+        self.waits("1 entry not sent yet until the server answers")
         self.heading("Turn to 0.4375 in")
-        self.press("Done, not measured")
+        self.press("Step done, not measured")
         self.heading("Turn to 0.3688 in")
         self.read("0.3688")
         expect(self.page.get_by_text("What comes next is not known")).to_be_visible()
         self.press("Done")
         self.heading("Plunge the relief groove")
-        self.press("Touched off")
+        self.press("Tool touched off")
         for words in ("Plunge the relief groove", "Chamfer the end", "Run the die on"):
             self.heading(words)
             self.press("Done")
@@ -87,8 +87,8 @@ class Offline(BrowserCase):
 
     def test_a_server_whose_disk_is_full_says_so(self) -> None:
         """What it answers then is real (`tests.campaign.disks`); here it is held before the page alone."""
-        told = "The disk that Conch keeps its store on is full. Make room on it."
-        full = {"title": "Not stored", "status": 507, "code": "disk-full", "detail": told, "errors": []}
+        told = "The disk is full. Free some space, then try again."
+        full = {"title": "Not saved", "status": 507, "code": "disk-full", "detail": told, "errors": []}
         self.page.route("**/entries", lambda route: route.fulfill(status=507, json=full))
         self.press("Done")
         self.waits(f"1 entry waits on this device. {told}")
@@ -118,15 +118,15 @@ class Offline(BrowserCase):
         self.read("0.3000")
         self.press("Done")
         self.heading("Turn to 0.3688 in")
-        self.press("Done, not measured")
+        self.press("Step done, not measured")
         self.waits("3 entries wait")
         self.server.start()
         shown = self.page.get_by_role("region", name="Not stored yet")
         expect(shown).to_contain_text("Say why")
         expect(shown).to_contain_text("1 more wait behind it")
-        shown.get_by_role("button", name="Say why it will do").click()
-        type_into(shown.get_by_role("textbox", name="Why will it do?"), "a spacer hides it")
-        shown.get_by_role("button", name="It will do").click()
+        shown.get_by_role("button", name="Accept with a reason").click()
+        type_into(shown.get_by_role("textbox", name="Why is it acceptable?"), "a spacer hides it")
+        shown.get_by_role("button", name="Use as it is").click()
         expect(shown).to_have_count(0)
         self.heading("Plunge the relief groove")
         self.assertEqual([kind for kind, _, _ in self.record()], ["done", "reading", "accept", "done"])
@@ -142,7 +142,7 @@ class Offline(BrowserCase):
         self.server.start()
         expect(self.page.get_by_role("region", name="Not stored yet")).to_have_count(0)
         self.heading("Turn to")
-        self.press("Done, not measured")
+        self.press("Step done, not measured")
         self.heading("Turn to 0.3688 in")
         self.assertEqual([kind for kind, _, _ in self.record()], ["done", "done"])
 

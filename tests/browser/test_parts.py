@@ -28,7 +28,7 @@ class Parts(BrowserCase):
         self.start_job(
             "thread at both ends",
             {
-                "What is it": "Shutter tie rods",
+                "Name of the job": "Shutter tie rods",
                 "Thread": "M10",
                 "How many": "4",
                 "Bar diameter, mm": "12",
@@ -51,7 +51,7 @@ class Parts(BrowserCase):
         self.field("Section 3, thread").press("Enter")
         self.stored()
         page.get_by_role("button", name="Run the die on").nth(1).click()
-        expect(page.get_by_role("region", name="Run the die on")).to_contain_text("turn the spindle backward to cut")
+        expect(page.get_by_role("region", name="Run the die on")).to_contain_text("turn the spindle in reverse to cut")
         expect(page.get_by_role("group", name="second end")).to_be_visible()
         words = self.sheet()
         for part in ("First end", "Second end: held by the plain body", "Saw the blank 161.00 mm", "M10 LH"):
@@ -63,7 +63,7 @@ class Parts(BrowserCase):
         self.start_job(
             "plug with a hexagon",
             {
-                "What is it": "Blanking plug",
+                "Name of the job": "Blanking plug",
                 "Thread": "1/2-13",
                 "How many": "2",
                 "Bar diameter, in": "7/8",
@@ -99,7 +99,7 @@ class Parts(BrowserCase):
         self.start_job(
             "thread at one end",
             {
-                "What is it": "Valve body",
+                "Name of the job": "Valve body",
                 "Thread": "3/4-16",
                 "How many": "1",
                 "Bar diameter, in": "1",
@@ -108,7 +108,7 @@ class Parts(BrowserCase):
             },
         )
         self.open_facts("Holes")
-        page.get_by_role("button", name="Add a hole along the axis").click()
+        page.get_by_role("button", name="Add a hole on the axis").click()
         type_into(self.field("Hole 1, thread"), "3/8-16")
         type_into(self.field("Hole 1, depth"), "3/4")
         self.field("Hole 1, depth").press("Enter")
@@ -121,7 +121,7 @@ class Parts(BrowserCase):
         expect(tap).to_contain_text("12 turns")
         expect(tap).to_contain_text("taper, second, then bottoming tap")
         type_into(self.field("Hole 1, depth"), "2-1/4")
-        expect(page.get_by_role("alert").filter(has_text="comes out of the far end")).to_be_visible()
+        expect(page.get_by_role("alert").filter(has_text="breaks through the far end")).to_be_visible()
         type_into(self.field("Hole 1, depth"), "3")
         expect(page.get_by_role("alert").filter(has_text="goes through")).to_be_visible()
         type_into(self.field("Hole 1, depth"), "3/4")
@@ -133,7 +133,7 @@ class Parts(BrowserCase):
         self.start_job(
             "nut or cap",
             {
-                "What is it": "Grease cap",
+                "Name of the job": "Grease cap",
                 "Thread": "M12",
                 "How many": "2",
                 "Bar across the flats, mm": "22",
@@ -169,7 +169,7 @@ class Parts(BrowserCase):
         self.start_job(
             "thread at one end",
             {
-                "What is it": "Drawbar",
+                "Name of the job": "Drawbar",
                 "Thread": "M6",
                 "How many": "1",
                 "Bar diameter, mm": "20",
@@ -198,7 +198,7 @@ class Parts(BrowserCase):
         self.start_job(
             "thread at one end",
             {
-                "What is it": "Roller spindle",
+                "Name of the job": "Roller spindle",
                 "Thread": "3/8-16",
                 "How many": "1",
                 "Bar diameter, in": "3/4",
@@ -231,7 +231,7 @@ class Parts(BrowserCase):
         self.start_job(
             "shouldered screw",
             {
-                "What is it": "Worn pivot",
+                "Name of the job": "Worn pivot",
                 "Thread": "1/4-20",
                 "How many": "1",
                 "Bar diameter, in": "5/8",
@@ -256,7 +256,7 @@ class Parts(BrowserCase):
         self.start_job(
             "thread at one end",
             {
-                "What is it": "Hoist pin",
+                "Name of the job": "Hoist pin",
                 "Thread": "3/8-16",
                 "How many": "1",
                 "Bar diameter, in": "1/2",

@@ -85,7 +85,7 @@ class PlanPage(BrowserCase):
         """The commonest slips, each answered where it was typed; the stored job stays as it was."""
         self.open("Cover screws, generator terminal box")
         for typed, told in (
-            ("0", "outside"),
+            ("0", "outside diameter"),
             ("-1", "is not a length"),
             ("1/0", "divides by zero"),
             ("nan", "is not a length"),
@@ -101,7 +101,7 @@ class PlanPage(BrowserCase):
                 expect(alert).to_be_visible()
                 expect(field).to_have_value(typed)
         self.page.reload()
-        self.page.get_by_role("button", name="Draw the bar out").click()
+        self.page.get_by_role("button", name="Pull the bar out").click()
         expect(self.page.get_by_role("button", name="Change 1.125")).to_be_visible()
 
     def test_an_offered_choice_mends_the_field(self) -> None:
@@ -131,7 +131,7 @@ class PlanPage(BrowserCase):
         self.page.reload()
         expect(self.field("Title")).to_have_value("Shutter pivot screws, north side")
         self.page.unroute("**/api/jobs/*", refuse)
-        self.page.get_by_role("button", name="Store again").click()
+        self.page.get_by_role("button", name="Save again").click()
         expect(self.page.get_by_role("alert")).to_have_count(0)
         type_into(self.field("Title"), "Shutter pivot screws")
         self.field("Title").press("Enter")
@@ -158,16 +158,16 @@ class PlanPage(BrowserCase):
 
     def test_setting_aside_and_closing_ask_for_a_reason(self) -> None:
         self.open("Governor adjusting screws")
-        self.page.get_by_role("button", name="Set aside").click()
-        reason = self.page.get_by_label("What does it wait for?")
+        self.page.get_by_role("button", name="Put on hold").click()
+        reason = self.page.get_by_label("What is the job waiting for?")
         reason.press("Enter")
-        expect(self.page.get_by_text("Say why, in a few words.")).to_be_visible()
+        expect(self.page.get_by_text("Give a reason in a few words.")).to_be_visible()
         type_into(reason, "the 10 mm reamer")
         reason.press("Enter")
         expect(self.page.get_by_text("waits for the 10 mm reamer")).to_be_visible()
-        self.page.get_by_role("button", name="Take up again").click()
+        self.page.get_by_role("button", name="Release").click()
         # The words of what it waited for go, and what stands beside them moves.
-        expect(self.page.get_by_role("button", name="Set aside")).to_be_visible()
+        expect(self.page.get_by_role("button", name="Put on hold")).to_be_visible()
         self.page.get_by_role("button", name="Close the job").click()
         expect(self.page.get_by_text("no piece was gauged")).to_be_visible()
 
@@ -177,7 +177,7 @@ class PlanPage(BrowserCase):
         page.add_init_script(LATE_WORDS)
         with page.expect_response("**/api/choices"), page.expect_response("**/api/kit"):
             page.goto("/jobs/2")
-        aside = page.get_by_role("button", name="Set aside")
+        aside = page.get_by_role("button", name="Put on hold")
         expect(aside).to_be_visible()
         page.evaluate("document.fonts.ready")
         shown = aside.bounding_box()
@@ -191,10 +191,10 @@ class PlanPage(BrowserCase):
         self.open("Governor adjusting screws")
         self.open_facts("Use")
         type_into(self.field("Mating part"), "the governor's yoke")
-        page.get_by_role("button", name="Set aside").click()
-        type_into(page.get_by_label("What does it wait for?"), "the reamer")
-        page.get_by_label("What does it wait for?").press("Enter")
-        page.get_by_role("button", name="Take up again").click()
+        page.get_by_role("button", name="Put on hold").click()
+        type_into(page.get_by_label("What is the job waiting for?"), "the reamer")
+        page.get_by_label("What is the job waiting for?").press("Enter")
+        page.get_by_role("button", name="Release").click()
         page.get_by_role("button", name="Close the job").click()
         expect(page.get_by_text("no piece was gauged")).to_be_visible()
         self.assertEqual(page.get_by_text("went on with this job").count(), 0)
@@ -205,10 +205,10 @@ class PlanPage(BrowserCase):
     def test_files_are_offered_and_read_back(self) -> None:
         self.open("Terminal studs, fog-signal timer")
         with self.page.expect_download() as waiting:
-            self.page.get_by_role("link", name="Job file").click()
+            self.page.get_by_role("link", name="Job file (JSON)").click()
         file = waiting.value.path()
         self.page.goto("/")
-        self.page.get_by_label("Job file").set_input_files(
+        self.page.get_by_label("Job file (JSON)").set_input_files(
             {"name": "again.json", "mimeType": "application/json", "buffer": file.read_bytes()}
         )
         expect(self.page).to_have_title("Job plan · Conch")
@@ -255,7 +255,7 @@ class PlanPage(BrowserCase):
             (b"[1]", "A job file is a JSON object"),
         ):
             with self.subTest(told=told):
-                self.page.get_by_label("Job file").set_input_files(
+                self.page.get_by_label("Job file (JSON)").set_input_files(
                     {"name": "bad.json", "mimeType": "application/json", "buffer": content}
                 )
                 expect(self.page.get_by_role("alert")).to_contain_text(told)

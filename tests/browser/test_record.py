@@ -87,7 +87,7 @@ class Record(BrowserCase):
         first, other = self.bench(), self.bench(self.new_page())
         other.get_by_role("button", name="note n").click()
         type_into(other.get_by_label("Note"), "from the other tablet")
-        other.get_by_role("button", name="Keep the note").click()
+        other.get_by_role("button", name="Save the note").click()
         expect(other.get_by_label("Note")).to_have_count(0)
         with first.expect_response("**/bench"):
             first.evaluate("() => window.dispatchEvent(new Event('focus'))")
@@ -118,7 +118,7 @@ class Record(BrowserCase):
         field = page.get_by_role("textbox", name="New reading")
         type_into(field, "0.5011")
         field.press("Enter")
-        expect(page.get_by_role("region", name="Not stored yet")).to_contain_text("1 entry waits on this device")
+        expect(page.get_by_role("region", name="Not stored yet")).to_contain_text("1 entry not sent yet")
         lost.clear()
         expect(page.get_by_role("region", name="Not stored yet")).to_have_count(0)
         expect(page.get_by_role("cell", name="0.5011")).to_have_count(1)
@@ -138,14 +138,14 @@ class Shelves(BrowserCase):
         page = self.page
         page.goto("/")
         page.get_by_role("link", name=PINS).click()
-        page.get_by_role("button", name="Archive").click()
+        page.get_by_role("button", name="Archive the job").click()
         expect(page.get_by_role("status").filter(has_text=f"{PINS}: put in the archive")).to_be_visible()
         self.gone()
         page.get_by_role("button", name="Archive 1").click()
         self.row()
         page.get_by_role("button", name="Restore").click()
         expect(page.get_by_text("Nothing here")).to_be_visible()
-        page.get_by_role("button", name="On the list").click()
+        page.get_by_role("button", name="Current").click()
         self.row()
 
     def test_deleted_and_undone(self) -> None:
@@ -178,7 +178,7 @@ class Shelves(BrowserCase):
         told = page.get_by_role("region", name="This job cannot be read")
         expect(told).to_contain_text("does not read this job")
         with page.expect_download() as download:
-            told.get_by_role("link", name="Job file").click()
+            told.get_by_role("link", name="Job file (JSON)").click()
         file = json.loads(download.value.path().read_text())
         self.assertEqual((file["material"], len(file["record"]["entries"])), ("unobtainium", 32))
 

@@ -30,20 +30,20 @@ class Several(BrowserCase):
 
     def open_repair(self) -> Locator:
         self.page.goto("/")
-        self.page.get_by_role("button", name="Start a job").click()
+        self.page.get_by_role("button", name="New job").click()
         self.page.get_by_role("radio", name="worn end to repair").click()
         return self.page.get_by_role("form", name="Stud repair")
 
     def test_a_stud_repair(self) -> None:
         """1/2 BSF in 1-1/4: in 1/2, clamped 7/8, washer 3/32, nut .45, out 1/8: 2.044; three parts, made in turn."""
         page, form = self.page, self.open_repair()
-        type_into(form.get_by_role("textbox", name="What is it"), "Winding spindle")
-        type_into(form.get_by_role("textbox", name="Diameter of the part, in"), "1-1/4")
-        type_into(form.get_by_role("textbox", name="Thread of the stud"), "1/2 bsf")
+        type_into(form.get_by_role("textbox", name="Name of the job"), "Winding spindle")
+        type_into(form.get_by_role("textbox", name="Diameter of the worn part, in"), "1-1/4")
+        type_into(form.get_by_role("textbox", name="Stud thread"), "1/2 bsf")
         type_into(form.get_by_role("textbox", name="Its face to the washer, in"), "7/8")
         type_into(form.get_by_role("textbox", name="Washer, in", exact=True), "3/32")
         expect(form).to_contain_text("2.044")
-        form.get_by_role("button", name="Start the repair").click()
+        form.get_by_role("button", name="Show the plan").click()
         parts = page.get_by_role("navigation", name="Parts of this job")
         expect(parts.get_by_role("button", name="2 nut")).to_be_visible()
         expect(page.get_by_role("button", name="Saw the damaged end off")).to_be_visible()
@@ -100,10 +100,10 @@ class Several(BrowserCase):
         # The nut is begun and taken out of the job; put back, what was recorded for it counts again.
         page.get_by_role("button", name="Done", exact=True).click()
         expect(heading).to_contain_text("Spot the end")
-        page.get_by_role("link", name="the whole plan").click()
+        page.get_by_role("link", name="Open the plan").click()
         page.get_by_role("button", name="Remove this part").click()
         expect(parts.get_by_role("button", name="2 stud")).to_be_visible()
-        page.get_by_role("button", name="Undo the parts of the job").click()
+        page.get_by_role("button", name="Undo parts").click()
         expect(parts.get_by_role("button", name="3 stud")).to_be_visible()
         page.get_by_role("button", name="To the bench").click()
         expect(heading).to_contain_text("Spot the end")
@@ -114,14 +114,14 @@ class Several(BrowserCase):
 
     def test_a_repair_that_cannot_be_made_says_why_beside_the_field(self) -> None:
         form = self.open_repair()
-        expect(form.get_by_role("textbox", name="What is it")).to_be_focused()
-        type_into(form.get_by_role("textbox", name="Diameter of the part, in"), "1/2")
-        type_into(form.get_by_role("textbox", name="Thread of the stud"), "1/2 bsf")
+        expect(form.get_by_role("textbox", name="Name of the job")).to_be_focused()
+        type_into(form.get_by_role("textbox", name="Diameter of the worn part, in"), "1/2")
+        type_into(form.get_by_role("textbox", name="Stud thread"), "1/2 bsf")
         expect(form).to_contain_text("as large as the part it goes into")
-        type_into(form.get_by_role("textbox", name="Thread of the stud"), "1/2")
+        type_into(form.get_by_role("textbox", name="Stud thread"), "1/2")
         expect(form.get_by_role("button", name="1/2-13 UNC")).to_be_visible()
         self.page.reload()
-        expect(form.get_by_role("textbox", name="Thread of the stud")).to_have_value("1/2")
+        expect(form.get_by_role("textbox", name="Stud thread")).to_have_value("1/2")
 
     def test_a_tapped_body_with_its_cap(self) -> None:
         """A body tapped blind and drilled across, then a second part: the cap, threaded outside; one sheet for both."""
@@ -129,7 +129,7 @@ class Several(BrowserCase):
         self.start_job(
             "nut or cap",
             {
-                "What is it": "Grease cup",
+                "Name of the job": "Grease cup",
                 "Thread": "M16x1",
                 "How many": "2",
                 "Bar across the flats, mm": "24",
@@ -139,21 +139,21 @@ class Several(BrowserCase):
         )
         expect(page.get_by_role("button", name="Tap the hole")).to_be_visible()
         self.open_facts("Holes")
-        page.get_by_role("button", name="Add a hole across").click()
+        page.get_by_role("button", name="Add a cross hole").click()
         type_into(self.field("Hole 2, drill"), "3")
         type_into(self.field("Hole 2, behind the right-hand end"), "39.5")
         expect(page.get_by_role("alert").filter(has_text="break out of the end")).to_be_visible()
         self.typed("Hole 2, behind the right-hand end", "30")
-        page.get_by_role("button", name="Drill across").click()
-        expect(page.get_by_role("region", name="Drill across")).to_contain_text("24.90 mm")
+        page.get_by_role("button", name="Drill the cross hole").click()
+        expect(page.get_by_role("region", name="Drill the cross hole")).to_contain_text("24.90 mm")
         self.open_facts("Drills and taps")
         type_into(self.field("Drills you own"), "14 mm")
         expect(page.get_by_text("No drill you own comes near what M16x1 wants")).to_be_visible()
         self.typed("Drills you own", "metric")
         expect(page.get_by_text("No drill you own")).to_have_count(0)
-        page.get_by_role("button", name="Add a part to this job").click()
-        expect(self.field("Name of this part")).to_have_value("part 2")
-        self.typed("Name of this part", "cap")
+        page.get_by_role("button", name="Add a part").click()
+        expect(self.field("Part name")).to_have_value("part 2")
+        self.typed("Part name", "cap")
         page.get_by_role("button", name="Remove hole 2").click()
         self.open_facts("Sections")
         page.get_by_role("button", name="Add a section").click()
@@ -167,5 +167,5 @@ class Several(BrowserCase):
         page.get_by_role("navigation", name="Parts of this job").get_by_role("button", name="1 part 1").click()
         expect(page.get_by_role("button", name="Tap the hole")).to_be_visible()
         pages = " ".join(self.sheet())
-        for words in ("2 of 2, cap", "Drill across", "Run the die on"):
+        for words in ("2 of 2, cap", "Drill the cross hole", "Run the die on"):
             self.assertIn(words, pages)

@@ -29,7 +29,7 @@ class Shell(BrowserCase):
         expect(self.page.get_by_role("heading", level=1)).to_be_visible()
         self.page.keyboard.press("?")
         keys = self.page.get_by_role("complementary", name="Keys that act here")
-        for words in ("size line", "undo", "back one step", "the whole plan"):
+        for words in ("size a thread", "undo", "go back one step", "Open the plan"):
             expect(keys).to_contain_text(words)
         self.page.keyboard.press("Escape")
         expect(keys).to_have_count(0)
@@ -78,14 +78,16 @@ class EmptyStore(BrowserCase):
         self.page.goto("/")
         expect(self.page.get_by_text("No jobs yet.")).to_be_visible()
         self.page.goto("/log")
-        expect(self.page.get_by_text("Nothing is recorded yet.")).to_be_visible()
+        expect(
+            self.page.get_by_text("Nothing recorded yet. Everything you record at the bench appears here.")
+        ).to_be_visible()
 
     def test_a_screws_length_behind_its_thread_is_offered(self) -> None:
         """`3/8-16 x 1`: the thread is an inch long, or the screw; the person says which."""
         self.page.goto("/")
-        self.page.get_by_role("button", name="Start a job").click()
+        self.page.get_by_role("button", name="New job").click()
         self.page.get_by_role("radio", name="shouldered screw").click()
-        form = self.page.get_by_role("form", name="Start a job")
+        form = self.page.get_by_role("form", name="New job")
         type_into(form.get_by_role("textbox", name="Thread", exact=True), "3/8-16 x 1")
         expect(form).to_contain_text("1 in behind the thread is the length of")
         form.get_by_role("button", name="the whole screw").click()
@@ -95,16 +97,16 @@ class EmptyStore(BrowserCase):
     def test_typed_text_outlives_a_refused_start(self) -> None:
         """Every empty field is told at once; what was typed stays, also over a reload."""
         self.page.goto("/")
-        self.page.get_by_role("button", name="Start a job").click()
+        self.page.get_by_role("button", name="New job").click()
         self.page.get_by_role("radio", name="shouldered screw").click()
-        self.fill_job({"What is it": "Shutter latch pin", "Thread": "5/16 whitworth", "How many": "six"})
+        self.fill_job({"Name of the job": "Shutter latch pin", "Thread": "5/16 whitworth", "How many": "six"})
         self.page.get_by_role("button", name="Show the plan").click()
-        form = self.page.get_by_role("form", name="Start a job")
-        for told in ("5/16 BSW (18 per inch", "whole number from 1 to 500", "Nothing is entered here."):
+        form = self.page.get_by_role("form", name="New job")
+        for told in ("5/16 BSW (18 per inch", "whole number from 1 to 500", "Type a value."):
             expect(form).to_contain_text(told)
         form.get_by_role("button", name="5/16 BSF").click()
         self.page.reload()
-        expect(form.get_by_role("textbox", name="What is it")).to_have_value("Shutter latch pin")
+        expect(form.get_by_role("textbox", name="Name of the job")).to_have_value("Shutter latch pin")
 
 
 class Newcomer(BrowserCase):
@@ -116,7 +118,7 @@ class Newcomer(BrowserCase):
         """From the empty page to the bench on the real screens, each step saying why."""
         page = self.page
         page.goto("/")
-        page.get_by_role("link", name="Walk through one small job").click()
+        page.get_by_role("link", name="New to cutting threads? Try a small job, step by step.").click()
         expect(page.get_by_role("textbox", name="Thread", exact=True)).to_have_value("3/8-16")
         page.goto("/new?as=stud")
         expect(page.get_by_role("textbox", name="Thread", exact=True)).to_have_value("")

@@ -17,10 +17,10 @@ class EmptyShop(BrowserCase):
         page = self.page
         page.goto("/shop")
         expect(page.get_by_text("Nothing is in the shop yet")).to_be_visible()
-        form = page.get_by_role("form", name="Put things in the shop")
+        form = page.get_by_role("form", name="Put items in the shop")
         lines = form.get_by_role("textbox")
         type_into(lines, "M5-M8 dies\n1-8 x 0.5 drills, stand\n1/2 BSW die 1 x 3/8 worn, British box\nhammer")
-        expect(form.get_by_role("alert")).to_contain_text("What is it: a die, a tap, a drill")
+        expect(form.get_by_role("alert")).to_contain_text("Say what it is: a die, a tap, a drill")
         form.get_by_role("checkbox", name="M5 split die").uncheck()
         form.get_by_role("button", name="Put 18 in the shop").click()
         expect(lines).to_have_value("hammer")
@@ -43,7 +43,7 @@ class FromFiles(BrowserCase):
         page = self.page
         page.goto("/shop")
         table = "kind,thread,across,thick\ndie,M5,20 mm,7 mm\ndie,M6,9 mm,20 mm\ndie,M77,,\n"
-        page.get_by_label("Kit file").set_input_files(
+        page.get_by_label("Shop file").set_input_files(
             {"name": "dies.csv", "mimeType": "text/csv", "buffer": table.encode()}
         )
         form = page.get_by_role("form", name="What dies.csv holds")
@@ -60,11 +60,11 @@ class FromFiles(BrowserCase):
         page.evaluate("localStorage.setItem('conch.drills', JSON.stringify('letter, 8.5 mm'))")
         page.reload()
         expect(page.get_by_role("note")).to_contain_text("letter drills, 8.5 mm drills")
-        page.get_by_role("button", name="Put them in the shop").click()
+        page.get_by_role("button", name="Add them to the shop").click()
         page.get_by_role("button", name="Put 27 in the shop").click()
         expect(page.get_by_role("button", name="8.5 mm drill", exact=True)).to_be_visible()
         # The shop shows what another page would see, too; here it is done when the lines are gone.
-        expect(page.get_by_role("textbox", name="What do you have? One a line")).to_have_value("")
+        expect(page.get_by_role("textbox", name="What do you own? One line for each")).to_have_value("")
         page.reload()
         expect(page.get_by_role("button", name="8.5 mm drill", exact=True)).to_be_visible()
         expect(page.get_by_role("note")).to_have_count(0)
@@ -87,7 +87,7 @@ class Shop(BrowserCase):
     def test_a_die_is_changed_taken_out_and_put_back(self) -> None:
         page = self.page
         page.goto("/shop")
-        type_into(page.get_by_role("textbox", name="Find in the shop"), "metric box M8")
+        type_into(page.get_by_role("textbox", name="Search the shop"), "metric box M8")
         expect(page.get_by_role("region", name="British box")).to_have_count(0)
         page.get_by_role("button", name="M8 split die", exact=True).click()
         die = page.get_by_role("article", name="M8 split die")
@@ -114,16 +114,16 @@ class Shop(BrowserCase):
         page.get_by_role("button", name="tailstock die holder, 1 in, 3MT", exact=True).click()
         self.choose("State", "lent")
         expect(page.get_by_role("button", name="tailstock die holder, 1 in, 3MT, lent")).to_be_visible()
-        typed = {"What is it": "Studs", "Thread": "3/8-16", "How many": "2", "Bar diameter, in": "5/8"}
+        typed = {"Name of the job": "Studs", "Thread": "3/8-16", "How many": "2", "Bar diameter, in": "5/8"}
         self.start_job("thread at one end", {**typed, "Thread length, in": "1", "Overall length, in": "2"})
         tools = page.get_by_role("region", name="Tools", exact=True)
         expect(tools).to_contain_text("missing: holder for the 3/8-16 UNC die")
         tools.get_by_role("button", name="Tools", exact=True).click()
-        expect(tools).to_contain_text("a 1 in die does not go into a 25 mm pocket")
+        expect(tools).to_contain_text("a 1 in die does not fit a 25 mm pocket")
         page.get_by_role("button", name="To the bench").click()
-        expect(page.get_by_role("region", name="Missing")).to_contain_text("die stock, 1 in")
+        expect(page.get_by_role("region", name="Not in the shop")).to_contain_text("die stock, 1 in")
         page.go_back()
         tools.get_by_role("button", name="Tools", exact=True).click()
-        tools.get_by_role("button", name="Take that").first.click()
+        tools.get_by_role("button", name="Use this").first.click()
         expect(tools.get_by_role("link", name="die stock, 1 in")).to_be_visible()
         expect(page.get_by_role("region", name="Method", exact=True)).to_contain_text("die stock against the tailstock")

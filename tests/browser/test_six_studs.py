@@ -32,7 +32,7 @@ class SixStuds(BrowserCase):
         self.start_job(
             "thread at one end",
             {
-                "What is it": "Levelling studs",
+                "Name of the job": "Levelling studs",
                 "Thread": "3/8-16",
                 "How many": f"{PIECES}",
                 "Bar diameter, in": "1/2",
@@ -105,24 +105,24 @@ class SixStuds(BrowserCase):
         """A die that nobody knows is set a little open; where it stands is said."""
         die = self.page.get_by_role("region", name="Setting of the die")
         expect(die).to_contain_text("nothing is known of this die yet")
-        die.get_by_role("button", name="It is set so").click()
-        expect(die).to_contain_text("The die stands opened half an eighth of a turn")
+        die.get_by_role("button", name="Set as shown").click()
+        expect(die).to_contain_text("The die stands opened 1/16 turn")
         self.page.get_by_role("button", name="Undo").or_(self.page.get_by_role("button", name="undo z")).click()
         type_into(die.get_by_role("textbox", name="Where the die stands"), "0")
         self.page.keyboard.press("Enter")
-        expect(die).to_contain_text("The die stands as its screw touches")
+        expect(die).to_contain_text("The die stands with the screw just touching")
 
     def it_was_swarf(self) -> None:
         """A nut that binds for swarf is not cured by the die: it stays as it is, and the nut is tried again."""
         why = self.page.get_by_role("region", name="Why it binds")
         expect(why).to_contain_text("1 of 6: swarf")
-        self.press("No, not that")
+        self.press("No, next check")
         expect(why).to_contain_text("2 of 6: last turns")
         self.page.keyboard.press("Enter")
         expect(why).to_contain_text("3 of 6")
         self.page.reload()
-        why.get_by_role("button", name="Yes, that was it").click()
-        expect(self.page.get_by_role("status")).to_contain_text("It was swarf: the die stays as it is")
+        why.get_by_role("button", name="Yes, that was the cause").click()
+        expect(self.page.get_by_role("status")).to_contain_text("It was swarf: the leave the die as it is")
         expect(self.page.get_by_role("button", name="I moved the die")).to_have_count(0)
 
     def make_first_piece(self) -> None:
@@ -137,7 +137,7 @@ class SixStuds(BrowserCase):
         expect(page.get_by_role("status")).to_contain_text("Close the die: slacken the middle screw")
         self.press("I moved the die")
         expect(page.get_by_role("status")).to_contain_text("The die is moved. Run it on again")
-        page.get_by_role("button", name="snug, turns by hand, no shake").click()
+        page.get_by_role("button", name="snug, turns by hand, no play").click()
         self.press("Done")
         self.part_off(first=True)
         expect(page.get_by_text(f"piece 2 of {PIECES}")).to_be_visible()
@@ -148,12 +148,12 @@ class SixStuds(BrowserCase):
         self.finish_piece()
 
     def finish_piece(self) -> None:
-        self.page.get_by_role("button", name="snug, turns by hand, no shake").click()
+        self.page.get_by_role("button", name="snug, turns by hand, no play").click()
         self.press("Done")
         self.part_off()
 
     def part_off(self, *, first: bool = False) -> None:
-        self.at_step("Draw the bar out until 2.830 in stands out")
+        self.at_step("Pull the bar out until 2.830 in stands out")
         self.press("Done")
         self.at_step("until the core is 0.250 in")
         if first:
@@ -175,7 +175,7 @@ class SixStuds(BrowserCase):
         type_into(field, "0.4404")
         field.press("Enter")
         waits = page.get_by_role("region", name="Not stored yet")
-        expect(waits).to_contain_text("1 entry waits on this device")
+        expect(waits).to_contain_text("1 entry not sent yet")
         self.server.start()
         expect(waits).to_have_count(0)
         expect(page.get_by_role("table")).to_contain_text("0.4404")
@@ -208,7 +208,7 @@ class SixStuds(BrowserCase):
         expect(jobs).to_contain_text("die closed")
         entries = page.get_by_role("region", name="Settings and troubles")
         expect(entries.get_by_role("row")).to_have_count(2)  # the heading row, and the one setting
-        expect(entries).to_contain_text("close half an eighth of a turn")
+        expect(entries).to_contain_text("close 1/16 turn")
         self.choose("Show", "everything")
         type_into(page.get_by_role("textbox", name="Find a job"), "0.4404")
         entries = page.get_by_role("region", name="Entries")

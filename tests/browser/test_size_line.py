@@ -63,9 +63,9 @@ class SizeLine(BrowserCase):
     def test_starts_a_job_with_the_thread(self) -> None:
         self.page.goto("/log")
         self.ask("1/2-13")
-        self.page.get_by_role("button", name="Start a job with it").click()
+        self.page.get_by_role("button", name="Start a job with this thread").click()
         self.page.get_by_role("radio", name="thread at one end").click()
-        form = self.page.get_by_role("form", name="Start a job")
+        form = self.page.get_by_role("form", name="New job")
         expect(form.get_by_role("textbox", name="Thread", exact=True)).to_have_value("1/2-13 UNC")
 
 

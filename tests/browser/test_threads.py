@@ -43,7 +43,7 @@ class ThreadsPage(BrowserCase):
     def test_compare_two(self) -> None:
         self.open("1/4-20")
         type_into(self.page.get_by_label("Nut of another thread"), "M6")
-        overlay = self.page.get_by_role("region", name="Lay another thread over it")
+        overlay = self.page.get_by_role("region", name="Compare with another thread")
         expect(overlay.get_by_role("status")).to_contain_text("does not start")
         expect(overlay.get_by_role("status")).to_contain_text("Never force it")
         expect(overlay.get_by_role("img")).to_be_visible()
@@ -56,7 +56,7 @@ class ThreadsPage(BrowserCase):
         drills = self.page.get_by_role("region", name="Tapping drill")
         type_into(drills.get_by_role("textbox"), "5/16")
         expect(drills.get_by_role("button", name="77")).to_be_visible()
-        wires = self.page.get_by_role("region", name="Three wires")
+        wires = self.page.get_by_role("region", name="Measure over wires")
         type_into(wires.get_by_role("textbox"), "0.02")
         expect(wires).to_contain_text("does not serve")
         type_into(wires.get_by_role("textbox"), "wide")
@@ -98,7 +98,7 @@ class ThreadsPage(BrowserCase):
         self.page.goto("/")
         self.page.keyboard.press("/")
         self.page.keyboard.type("1/2 bsw")
-        self.page.get_by_role("button", name="Its page in the book").click()
+        self.page.get_by_role("button", name="Open the thread page").click()
         expect(self.page.get_by_role("heading", name="1/2 BSW")).to_be_visible()
 
     def test_a_hole_from_the_drills_one_owns(self) -> None:

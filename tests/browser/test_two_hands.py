@@ -78,7 +78,7 @@ class TwoHands(BrowserCase):
                 type_into(self.title(self.page), here)
                 type_into(self.title(self.other), there)
                 self.title(self.other).press("Enter")
-                clash = self.page.get_by_role("region", name="Changed on another device too")
+                clash = self.page.get_by_role("region", name="Also changed on another device")
                 expect(clash).to_contain_text(here)
                 # Another change after it settles nothing.
                 pieces = self.other.get_by_role("textbox", name="Pieces", exact=True)

@@ -29,7 +29,7 @@ RING = {
     "quantity": 1,
 }
 STUD = {
-    "What is it": "Gallery studs",
+    "Name of the job": "Gallery studs",
     "Thread": "3/8-16",
     "How many": "2",
     "Bar diameter, in": "1/2",
@@ -109,9 +109,9 @@ class Ways(BrowserCase):
         self.work_to("Clean the thread")
         page.get_by_role("button", name="starts, then binds").click()
         expect(page.get_by_role("status")).to_contain_text("Not deep enough yet")
-        self.press("I cut it deeper")
+        self.press("Cut deeper")
         expect(page.get_by_role("status")).to_contain_text("It is cut further")
-        page.get_by_role("button", name="snug, turns by hand, no shake").click()
+        page.get_by_role("button", name="snug, turns by hand, no play").click()
         self.press("Done")
         page.goto("/log?q=Gallery")
         self.choose("Show", "everything")
@@ -120,7 +120,7 @@ class Ways(BrowserCase):
     def test_sixty_by_the_head_and_the_break_even_overruled(self) -> None:
         """Two go by a die; from some dozens on the head is quicker; sixty take it, until one says why not."""
         page = self.page
-        self.start_job("thread at one end", STUD | {"What is it": "Railing studs"})
+        self.start_job("thread at one end", STUD | {"Name of the job": "Railing studs"})
         ways = self.open_ways()
         expect(ways).to_contain_text(re.compile(r"From \d+ pieces on: self-opening die head\."))
         expect(ways.get_by_role("img", name=re.compile("Minutes over the number of pieces"))).to_be_visible()
@@ -131,7 +131,7 @@ class Ways(BrowserCase):
         expect(first).to_contain_text("self-opening die head")
         expect(first).to_contain_text("◆ quickest")
         first.get_by_role("button", name="Take self-opening die head").click()
-        expect(first).to_contain_text("● taken here")
+        expect(first).to_contain_text("● used in this job")
         page.get_by_role("button", name="Run the die head on").click()
         expect(page.get_by_role("region", name="Run the die head on")).to_contain_text("Set the stop so that the head")
         self.press("To the bench")
@@ -139,12 +139,12 @@ class Ways(BrowserCase):
         setting = page.get_by_role("region", name="Setting of the die")
         expect(setting).to_contain_text("Set the scale")
         expect(setting).not_to_contain_text("screw")
-        setting.get_by_role("button", name="It is set so").click()
+        setting.get_by_role("button", name="Set as shown").click()
         expect(setting).to_contain_text("The head stands")
         self.work_to("Clean the thread")
         page.get_by_role("button", name="loose").click()
         expect(page.get_by_role("status")).to_contain_text("open the head by")
-        page.get_by_role("button", name="snug, turns by hand, no shake").click()
+        page.get_by_role("button", name="snug, turns by hand, no play").click()
         self.press("Done")
         job = page.url.removesuffix("/bench")
         page.goto("/log?q=Railing")
@@ -153,7 +153,7 @@ class Ways(BrowserCase):
         page.goto(f"{job}/bench")
         self.to_the_last_of(60)
         self.work_to("Clean the thread")
-        page.get_by_role("button", name="snug, turns by hand, no shake").click()
+        page.get_by_role("button", name="snug, turns by hand, no play").click()
         self.press("Done")
         self.work_to("60 of 60")
         page.goto("/log?q=Railing")
@@ -173,7 +173,7 @@ class Ways(BrowserCase):
         page = self.page
         page.goto("/jobs/2")
         self.open_facts("Method")
-        self.choose("What holds the die", "die gripped in the chuck's jaws: a last resort")
+        self.choose("Die held in", "die gripped in the chuck's jaws: a last resort")
         expect(page.get_by_text("Chuck jaws close a die and may crack it").first).to_be_visible()
 
     def test_a_chased_bore(self) -> None:
@@ -216,7 +216,7 @@ class Ways(BrowserCase):
         trains = page.get_by_role("region", name="Trains")
         expect(trains).to_contain_text("20 drives 60")
         expect(trains).to_contain_text("✓ exact")
-        expect(trains).to_contain_text("The half nuts may be closed anywhere.")
+        expect(trains).to_contain_text("Close the half nuts at any point.")
         expect(page.get_by_role("img", name=re.compile("Change gears"))).to_be_visible()
         screw = page.get_by_role("textbox", name="Leadscrew")
         type_into(screw, "8")

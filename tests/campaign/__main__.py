@@ -70,7 +70,7 @@ def _figures(options: argparse.Namespace, failed: list[str]) -> Iterator[tuple[s
 def main() -> int:
     """Run it; the exit status is 1 where anything was lost, doubled or failed at."""
     parser = argparse.ArgumentParser(
-        prog="conch campaign", description="Faults, load and odd requests by the thousand."
+        prog="conch campaign", description="Endurance test: crashes, load and malformed requests."
     )
     for name, usual, words in COUNTS:
         parser.add_argument(f"--{name}", type=int, default=usual, metavar="N", help=f"{words} ({usual})")

@@ -46,7 +46,7 @@ class OldStores(unittest.TestCase):
         file = sorted(STORES.glob("*.sqlite3.xz"))[-1]
         with tempfile.TemporaryDirectory(prefix="conch-old-") as folder:
             data = Path(folder)
-            for content, why in ((None, "there is no store"), (lzma.decompress(file.read_bytes()), "start Conch once")):
+            for content, why in ((None, "no Conch data"), (lzma.decompress(file.read_bytes()), "start`")):
                 if content is not None:
                     (data / NAME).write_bytes(content)
                 for command in (["server.upkeep.run", "export", str(data / "all.zip")], ["server.rebuild"]):

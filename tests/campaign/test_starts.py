@@ -103,12 +103,12 @@ class Starts(unittest.TestCase):
     def test_two_starts_at_once_are_one(self) -> None:
         with ended(self.begun()) as one, ended(self.begun()) as two:
             lines = {process: process.stdout.readline() for process in (one, two) if process.stdout}
-            serving = [process for process, line in lines.items() if "Conch is at" in line]
+            serving = [process for process, line in lines.items() if "Conch is running" in line]
             self.assertEqual(len(serving), 1, lines)
             [other] = {one, two} - set(serving)
             self.assertEqual(other.wait(60), 2)
             assert other.stderr is not None
-            self.assertIn("another Conch is running", other.stderr.read())
+            self.assertIn("already running", other.stderr.read())
             serving[0].terminate()
         self.assertEqual(self.jobs(self.served()), DEMO_JOBS)
 
@@ -151,11 +151,11 @@ class Starts(unittest.TestCase):
         command = [sys.executable, str(ROOT / "conch"), "start", "--port", "0", "--data", str(self.data)]
         with ended(subprocess.Popen(command, stdout=subprocess.PIPE, stderr=subprocess.PIPE, text=True)) as launcher:
             assert launcher.stdout is not None
-            self.assertIn("Conch is at", launcher.stdout.readline())
+            self.assertIn("Conch is running", launcher.stdout.readline())
             launcher.terminate()
             _, said = launcher.communicate(timeout=60)
         # What it prepared before that is told too.
-        self.assertEqual(said.splitlines()[-1], "Starting ...")
+        self.assertEqual(said.splitlines()[-1], "Starting Conch ...")
 
     def test_disks_that_cannot_be_written_are_told_in_one_line(self) -> None:
         if not can_mount():
@@ -178,11 +178,11 @@ class Starts(unittest.TestCase):
     def test_a_store_that_cannot_be_used_is_told_in_one_line(self) -> None:
         store = self.data / NAME
         store.write_bytes(b"no store at all " * 400)
-        self.assertIn("damaged, or not a store", self.refused())
+        self.assertIn("damaged, or is not Conch data", self.refused())
         store.unlink()
         with closing(sqlite3.connect(store)) as foreign:
             foreign.execute("CREATE TABLE recipes (title TEXT)")
-        self.assertIn("not a store of Conch", self.refused())
+        self.assertIn("is not Conch data", self.refused())
         store.write_bytes(gzip.decompress(OLD_STORE.read_bytes()))
         with closing(sqlite3.connect(store)) as later:
             later.execute("INSERT INTO django_migrations (app, name, applied) VALUES ('jobs', '9999_of_later', '')")

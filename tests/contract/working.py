@@ -17,8 +17,8 @@ MM = {"mm": 1.0, "in": 25.4}
 HAIR = 1e-9
 """What floating point leaves of a whole number."""
 WORDS: dict[str, Callable[..., float]] = {
-    "least of": min,
-    "greatest of": max,
+    "smallest of": min,
+    "largest of": max,
     "whole part of": lambda value: math.floor(value + HAIR),
     "next whole of": lambda value: math.ceil(value - HAIR),
     "to 3 places of": lambda value: math.floor(1000 * value + 0.5 + HAIR) / 1000,

@@ -242,7 +242,7 @@ class StudRepairs(unittest.TestCase):
         # Alloy steel in plastic: 2.5 diameters, and it is said that the part is the weaker.
         plastic = repair(metal="plastic", stud_metal="alloy-steel").figures[0]
         self.assertAlmostEqual(plastic.value, 1.25)
-        self.assertIn("weaker than its stud", plastic.note)
+        self.assertIn("weaker than the stud", plastic.note)
         typed = repair(metal="aluminium", stud_metal="alloy-steel", engaged="1/2").figures[0]
         self.assertEqual(typed.value, 0.5)
         self.assertIn("a thread may strip", typed.note)
@@ -255,7 +255,7 @@ class StudRepairs(unittest.TestCase):
         self.assertEqual(keys["body"], ["saw", "face", "spot", "pilot", "drill", "countersink", "tap", "try"])
         self.assertEqual(len(plans["stud"].chuckings), 2)
         self.assertEqual(keys["stud"][-1], "fit")
-        self.assertIn("Retaining compound, by its data sheet", plans["stud"].operations[-1].sentence)
+        self.assertIn("Put retaining compound on the body end", plans["stud"].operations[-1].sentence)
         nut = plans["nut"].job.part
         self.assertAlmostEqual(nut.overall_mm, 0.45 * 25.4, places=3)
         # Down to the flats of 1/2 BSF, 0.820: (0.82 / cos 30 - 0.82) / 2 = 0.06343 in.

@@ -66,7 +66,7 @@ class Trades(unittest.TestCase):
             thread = read_designation(name)
             with self.subTest(name):
                 self.assertEqual((thread.pitch_diameter, thread.minor), (effective, bore))
-                told = f"root to {root:.4g} mm outside; the nut bored to {bore:.4g}, its major {across:.4g}"
+                told = f"outside to a root of {root:.4g} mm; bore the nut to {bore:.4g} mm, major {across:.4g} mm"
                 self.assertIn(told, thread.notes[0])
 
     def test_trapezoidal_sizes_of_an_outside_list(self) -> None:

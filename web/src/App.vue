@@ -24,16 +24,21 @@ const sizing = ref(false)
 const helping = ref(false)
 
 useKeys([
-  { key: '/', label: 'size line', run: () => (sizing.value = true), whenEmpty: true },
-  { key: '?', label: 'keys', run: () => (helping.value = !helping.value), whenEmpty: true },
-  { key: 'u', label: 'units: as the job, in, mm', run: turnUnits, whenEmpty: true },
-  { key: 'Escape', label: 'close what is open', run: () => (helping.value = false) },
+  { key: '/', label: 'size a thread', run: () => (sizing.value = true), whenEmpty: true },
+  {
+    key: '?',
+    label: 'show or hide these shortcuts',
+    run: () => (helping.value = !helping.value),
+    whenEmpty: true,
+  },
+  { key: 'u', label: 'change units: job’s own, in, mm', run: turnUnits, whenEmpty: true },
+  { key: 'Escape', label: 'close this list', run: () => (helping.value = false) },
 ])
 </script>
 
 <template>
   <v-app>
-    <a class="sr skip" href="#main">To the content</a>
+    <a class="sr skip" href="#main">Skip to content</a>
     <PairView v-if="me?.role === ''" />
     <NewsOfTheShop v-if="me?.role" />
     <div v-if="me?.role !== ''" class="frame" :class="{ bench: atBench }">
@@ -41,7 +46,7 @@ useKeys([
       <div class="page">
         <header v-if="!atBench || sizing" class="top" :class="{ over: atBench }">
           <SizeLine v-model:open="sizing" />
-          <div class="units" role="group" aria-label="Units shown">
+          <div class="units" role="group" aria-label="Units">
             <button
               v-for="name in MODES"
               :key="name"
@@ -49,18 +54,18 @@ useKeys([
               :aria-pressed="mode === name"
               @click="mode = name"
             >
-              <template v-if="name === 'job'"><span class="long">as the&nbsp;</span>job</template>
+              <template v-if="name === 'job'">job<span class="long">’s units</span></template>
               <template v-else>{{ name }}</template>
             </button>
           </div>
           <plain-btn @click="theme.toggle()">
-            {{ theme.name() === 'shell' ? 'Dark' : 'Light' }}
+            {{ theme.name() === 'shell' ? 'Dark screen' : 'Light screen' }}
           </plain-btn>
-          <plain-btn aria-label="Keys" @click="helping = true"><kbd>?</kbd></plain-btn>
+          <plain-btn aria-label="Keyboard shortcuts" @click="helping = true"><kbd>?</kbd></plain-btn>
         </header>
         <WaitingElsewhere />
         <p v-if="looksOnly && !atBench" class="onlooker" role="note">
-          ◌ {{ me?.name }} looks on: it changes nothing here.
+          ◌ {{ me?.name }} can view only. Changes are made on the host or on a paired device with full use.
         </p>
         <main id="main" tabindex="-1"><router-view :key="route.path" /></main>
       </div>

@@ -16,14 +16,14 @@ export const router = createRouter({
       path: '/new',
       name: 'start',
       component: () => import('@/features/start/StartView.vue'),
-      meta: { title: 'Start a job' },
+      meta: { title: 'New job' },
     },
     {
       path: '/jobs/:id(\\d+)',
       name: 'plan',
       component: () => import('@/features/plan/PlanView.vue'),
       props: (to) => ({ id: Number(to.params.id), part: Math.max(1, Number(to.query.part) || 1) }),
-      meta: { title: 'Job plan' },
+      meta: { title: 'Plan' },
     },
     {
       path: '/jobs/:id(\\d+)/bench',
@@ -43,7 +43,7 @@ export const router = createRouter({
       path: '/identify',
       name: 'identify',
       component: () => import('@/features/identify/IdentifyView.vue'),
-      meta: { title: 'Identify' },
+      meta: { title: 'Identify a thread' },
     },
     {
       path: '/threads',
@@ -61,13 +61,13 @@ export const router = createRouter({
       path: '/holders',
       name: 'holders',
       component: () => import('@/features/holders/HoldersView.vue'),
-      meta: { title: 'Holders' },
+      meta: { title: 'Design a holder' },
     },
     {
       path: '/gears',
       name: 'gears',
       component: () => import('@/features/gears/GearsView.vue'),
-      meta: { title: 'Gears' },
+      meta: { title: 'Change gears' },
     },
     {
       path: '/log',
@@ -79,7 +79,7 @@ export const router = createRouter({
       path: '/log/lessons',
       name: 'lessons',
       component: () => import('@/features/log/LessonsView.vue'),
-      meta: { title: 'Lessons' },
+      meta: { title: 'Lessons learned' },
     },
     {
       path: '/upkeep',
@@ -92,13 +92,13 @@ export const router = createRouter({
       path: '/pair',
       name: 'pair',
       component: () => import('@/features/upkeep/UpkeepView.vue'),
-      meta: { title: 'Pair this device' },
+      meta: { title: 'Connect this device' },
     },
     {
       path: '/:rest(.*)',
       name: 'lost',
       component: () => import('@/features/shell/LostView.vue'),
-      meta: { title: 'Not here' },
+      meta: { title: 'Page not found' },
     },
   ],
 })

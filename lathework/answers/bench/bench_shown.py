@@ -148,7 +148,7 @@ def _parts(whole: Progress) -> Iterator[PartStanding]:
 def _stands(whole: Progress) -> str:
     """Where the die in use stands; how far it was moved, where nobody said from where."""
     stands = whole.bench.scale.stands(whole.opened_eighths)
-    return stands if whole.placed or not whole.opened_eighths else f"{stands} from where it began"
+    return stands if whole.placed or not whole.opened_eighths else f"{stands} from where it started"
 
 
 def _drawing(now: Bench) -> Sheet:

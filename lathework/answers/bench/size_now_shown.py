@@ -55,8 +55,8 @@ class SizeNowShown:
 _WORDS: dict[tuple[CutState, bool], str] = {
     ("on-size", False): "On size",
     ("on-size", True): "On size",
-    ("past", False): "Under size",
-    ("past", True): "Over size",
+    ("past", False): "Undersize",
+    ("past", True): "Oversize",
 }
 """What is said of a size that is reached or passed, by whether it grows."""
 

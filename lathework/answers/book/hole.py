@@ -92,23 +92,23 @@ def _percent(text: str, metal: Material, thread: Thread) -> float:
         return wanted_percent(metal, thread)
     value = bare_number(text)
     if not LOWEST_PERCENT <= value <= HIGHEST_PERCENT:
-        told = f"A per cent of thread from {LOWEST_PERCENT:g} to {HIGHEST_PERCENT:g}, such as 70."
+        told = f"Type a per cent thread from {LOWEST_PERCENT:g} to {HIGHEST_PERCENT:g}, such as 70."
         raise InputError("out-of-range", "percent", told)
     return value
 
 
 def _words(thread: Thread, limits: InternalLimits, pick: DrillChoice | None, percent: float) -> str:
     if pick is None:
-        return "none of these drills leaves a thread: bore the hole"
-    told = f"{sought(thread, limits, percent)}, out of what you own"
+        return "None of these drills leaves a thread. Bore the hole."
+    told = f"Of the drills you own, {sought(thread, limits, percent)}"
     if not pick.near:
-        return f"{told}, but none is near: bore the hole"
+        return f"{told}, but none is close. Bore the hole"
     if pick.fit == "within":
-        return f"{told}; its hole is within the class"
+        return f"{told}. The hole is within class limits"
     side = "over" if pick.fit == "too-large" else "under"
     passes = show_length(pick.passes, thread.unit, thread.unit, fine=True)
-    told = f"{told}; its hole may be {passes} {thread.unit} {side} the class"
-    return f"{told}: where that must hold, drill smaller, then ream or bore"
+    told = f"{told}. The hole may come out {passes} {thread.unit} {side} the class limit"
+    return f"{told}: if the class matters, drill smaller, then ream or bore"
 
 
 def _warnings(sized: Size, metal: Material, pick: DrillChoice | None, margin: Figure | None) -> tuple[str, ...]:
@@ -121,7 +121,7 @@ def _warnings(sized: Size, metal: Material, pick: DrillChoice | None, margin: Fi
     if likely_breaks(margin):
         out.append("The tap is likely to break at this per cent: drill larger, or cut the thread with a single point.")
     if not metal.form_tap:
-        out.append(f"No form tap in {metal.name}: it cracks instead of flowing.")
+        out.append(f"Do not use a form tap in {metal.name}: it cracks.")
     return tuple(out)
 
 
@@ -138,14 +138,14 @@ def _trade(thread: Thread, limits: ExternalLimits, percent: float) -> str:
     strength = [external_shear(thread, limits, hole_for(thread, p).value).value for p in (lower, percent)]
     torque = metal_cut(lower) / metal_cut(percent)
     return (
-        f"At {lower:.0f} % thread instead of {percent:.0f}: {show_share(strength[0] / strength[1])} of the strength "
-        f"of the bolt's thread, {show_share(torque)} of the tap's torque."
+        f"At {lower:.0f} % thread instead of {percent:.0f}: {show_share(strength[0] / strength[1])} of the "
+        f"strength of the bolt's thread, for {show_share(torque)} of the tapping torque."
     )
 
 
 def _limits(sized: Size) -> tuple[ExternalLimits, InternalLimits]:
     if sized.external is None or sized.internal is None:
-        text = f"{sized.thread.designation} is not tapped into a parallel hole here."
+        text = f"{sized.thread.designation} does not go into a parallel hole here."
         raise InputError("no-limits", "designation", text)
     return sized.external, sized.internal
 

@@ -13,7 +13,8 @@ from lathework.threads.thread import Thread
 from lathework.units import LengthUnit
 
 WARNING = (
-    "Gas, steam, water under pressure: local codes and a licensed trade decide; a home-made joint may be unlawful."
+    "For gas, steam or water under pressure ask a licensed trade first: local codes decide, and a home-made "
+    "joint may be unlawful."
 )
 
 
@@ -34,5 +35,5 @@ def pipe_hole(text: str, drills: str = "", unit: LengthUnit = "in") -> PipeHole:
     thread = read_called(text).thread
     found = taper_hole(thread, owned(drills, unit))
     if found is None or not is_inside_taper(thread):
-        raise InputError("not-a-taper", "designation", f"{thread.designation} is not tapped into a taper hole.")
+        raise InputError("not-a-taper", "designation", f"{thread.designation} does not go into a taper hole.")
     return PipeHole(thread, found, WARNING)

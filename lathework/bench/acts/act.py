@@ -70,9 +70,9 @@ def reason_of(text: str, field: str) -> str:
     """A reason in words. Raises InputError on `field`."""
     words = text.strip()
     if not words:
-        raise InputError("empty", field, "Say why, in a few words.")
+        raise InputError("empty", field, "Give a reason in a few words.")
     if len(words) > LONGEST_NOTE:
-        raise InputError("too-long", field, f"At most {LONGEST_NOTE} characters fit here; this has {len(words)}.")
+        raise InputError("too-long", field, f"The text is too long: {len(words)} characters, at most {LONGEST_NOTE}.")
     if not storable(words):
         raise InputError("unreadable", field, UNSTORABLE)
     return words

@@ -42,16 +42,16 @@ def setting_entry(now: Bench, stands: str = "") -> Entry:
     middle screw touches, opened above 0. Raises InputError on "setting" or "stands"."""
     if stands.strip():
         if now.step is None or now.preset is None:
-            raise InputError("not-asked", "stands", "No die is set at this step.")
+            raise InputError("not-asked", "stands", "This step has no die to set.")
         scale = now.preset.scale
         word = f"{SET}{ENDS[scale.sets]}"
         return Entry("setting", now.piece, now.step.key, word=word, eighths=_marks(stands, scale))
     if now.step is None or now.advice is None or now.adjusted:
-        raise InputError("not-asked", "setting", "There is no advice to move the die: gauge first.")
+        raise InputError("not-asked", "setting", "Gauge first: there is no advice on the die yet.")
     if now.advice.again:
         return Entry("setting", now.piece, now.step.key, word=CUT_AGAIN)
     if now.advice.eighths is None:
-        raise InputError("not-asked", "setting", "There is no advice to move the die: it stays as it is.")
+        raise InputError("not-asked", "setting", "Leave the die as it is: no change is advised.")
     word = f"{now.advice.move}{ENDS[now.scale.sets]}"
     return Entry("setting", now.piece, now.step.key, word=word, eighths=now.advice.eighths.value)
 
@@ -64,9 +64,9 @@ def _marks(text: str, scale: Scale) -> float:
         told = math.nan
     most = f"{scale.most:g}"
     if not abs(told) <= scale.most:
-        text = f"Eighths of a turn, from −{most} (closed) to {most} (open): it cracks past that."
+        text = f"Type 1/8 turns from −{most} (closed) to {most} (open). Beyond that the die cracks."
         if scale.by != "screw":
-            text = f"Graduations, from −{most} (closed) to {most} (open) of its mark."
+            text = f"Type graduations from −{most} (closed) to {most} (open), counted from its mark."
         raise InputError("out-of-range", "stands", text)
     return scale.opened(told)
 
@@ -75,7 +75,7 @@ def cause_entry(now: Bench, code: str) -> Entry:
     """What the nut bound for was found, and was not the die: it is tried again. Raises InputError on "cause"."""
     known = tuple(cause.code for cause in now.causes)
     if now.step is None or not known:
-        raise InputError("not-asked", "cause", "Nothing binds here.")
+        raise InputError("not-asked", "cause", "The thread does not bind at this step.")
     if code not in known:
-        raise InputError("unknown-choice", "cause", "Choose what it was.", known)
+        raise InputError("unknown-choice", "cause", "Choose what made it bind.", known)
     return Entry("cause", now.piece, now.step.key, word=code)

@@ -96,7 +96,7 @@ def settled_entry(now: Bench, disposition: str, words: str, why: str = "") -> En
 def again_entry(now: Bench, step: str) -> Entry:
     """A finished step of the piece in hand is taken up again. Raises InputError on "again"."""
     if step not in now.done:
-        raise InputError("not-done", "again", "That step of this piece is not done yet.")
+        raise InputError("not-done", "again", "That step is not yet done on this piece.")
     return Entry("again", now.piece, step)
 
 
@@ -108,9 +108,9 @@ def _whole_with(now: Bench, step: Operation) -> bool:
 def check_done(now: Bench, kind: Kind, reason: str) -> Operation:
     """The step in hand, if it may be ticked off. Raises InputError on "reason" or "step"."""
     if now.step is None:
-        raise InputError("finished", "step", "Every piece is made: close the job.")
+        raise InputError("finished", "step", "All pieces are made. Close the job.")
     if kind == "done" and now.hindrance:
         raise InputError("needs-reason", "reason", now.hindrance)
     if kind != "done" and not reason.strip():
-        raise InputError("empty", "reason", "Say why, in a few words.")
+        raise InputError("empty", "reason", "Give a reason in a few words.")
     return now.step

@@ -30,7 +30,7 @@ if set(ACTS) != set(KINDS):
 def check_read(now: Bench, kind: Kind) -> None:
     """Whether `kind` may be recorded before the job's cautions were read. Raises InputError on "caution"."""
     if now.unread and kind not in ("read", "note"):
-        raise InputError("not-read", "caution", "Read the caution first, and say so: others decide in this use.")
+        raise InputError("not-read", "caution", "Read the caution and confirm it: for this use others decide.")
 
 
 def entry_of(act: Act, at: At, device: str = "") -> Entry:

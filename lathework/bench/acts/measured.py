@@ -48,11 +48,11 @@ def reading_entry(now: Bench, length: Length, dialled: Length | None = None, mea
     """
     step = now.step
     if step is None or not now.sizes:
-        raise InputError("not-asked", "reading", "Nothing is measured at this step.")
+        raise InputError("not-asked", "reading", "This step has nothing to measure.")
     size = now.size(measured)
     if size is None:
         known = tuple(one.dimension.measured for one in now.sizes)
-        raise InputError("unknown-choice", "measured", "That is not measured at this step.", known)
+        raise InputError("unknown-choice", "measured", "That size is not measured at this step.", known)
     _check_size(size, length)
     own = size.dimension.measured
     if dialled is not None:
@@ -84,7 +84,7 @@ def _dialled_mm(now: Bench, size: SizeNow, length: Length, dialled: Length) -> f
     dimension = size.dimension
     half = halved(dimension.move, now.plan.job.setup.dial)
     most = max(dimension.start_mm, dimension.target.high_mm)
-    within(dialled, Span("What was dialled here", LEAST_DIALLED_MM, most / (2 if half else 1)), "dialled")
+    within(dialled, Span("The dialled value", LEAST_DIALLED_MM, most / (2 if half else 1)), "dialled")
     told_mm = dialled.mm * (2 if half else 1)
     came_mm = came_off(dimension, size.readings[-1].value_mm, length.mm) if size.readings else 0.0
     if dimension.move != "cross-slide":
@@ -93,6 +93,6 @@ def _dialled_mm(now: Bench, size: SizeNow, length: Length, dialled: Length) -> f
         if came_mm >= PLAIN_MM and abs(came_mm / told_mm / share - 1) <= ALIKE:
             meant = f"{show_length(dialled.mm * share, 'mm', dialled.unit)} {dialled.unit}"
             text = f"{words} of what was dialled came off. Did you mean {meant}? This lathe's dial reads "
-            text += f"{now.plan.job.setup.dial}; leave it empty if nobody knows."
+            text += f"{now.plan.job.setup.dial}. Leave it empty if you do not know."
             raise InputError("other-terms", "dialled", text, (meant,))
     return told_mm

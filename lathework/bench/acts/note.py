@@ -42,5 +42,5 @@ def note_entry(now: Bench, words: str) -> Entry:
 def read_entry(now: Bench) -> Entry:
     """The cautions of the job's use were read. Raises InputError on "caution" when there are none left."""
     if not now.unread:
-        raise InputError("not-asked", "caution", "Every caution of this job was read already.")
+        raise InputError("not-asked", "caution", "You have read every caution of this job already.")
     return Entry("read", now.piece, "", word=" ".join(caution.code for caution in now.unread))

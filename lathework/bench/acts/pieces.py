@@ -40,7 +40,7 @@ def take_up_entry(now: Bench, piece: int) -> Entry:
     """Put the piece in hand down and take up that of another number. Raises InputError on "piece"."""
     known = (*now.aside, *((now.begun + 1,) if now.may_begin else ()))
     if now.step is None or piece not in known:
-        raise InputError("out-of-range", "piece", "No piece of that number waits.", tuple(map(str, known)))
+        raise InputError("out-of-range", "piece", "No piece of that number is put down.", tuple(map(str, known)))
     return Entry("take-up", piece, "")
 
 
@@ -50,7 +50,7 @@ def turn_to(now: Progress, part: str) -> Entry:
     if number is None:
         raise InputError("out-of-range", "part", "This job has no such part.", now.ids)
     if number == now.number:
-        raise InputError("not-asked", "part", "That part is in hand already.")
+        raise InputError("not-asked", "part", "You are already on that part.")
     if now.benches[number - 1].finished:
-        raise InputError("finished", "part", "Every piece of that part is made.")
+        raise InputError("finished", "part", "All pieces of that part are made.")
     return Entry("turn-to", now.benches[number - 1].piece, "", part=part)

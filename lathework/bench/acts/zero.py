@@ -43,7 +43,7 @@ def zero_entry(now: Bench, *, lost: bool, keeps: str = "") -> Entry:
     Raises InputError on "zero" or "keeps".
     """
     if keeps and keeps not in KEEPS:
-        raise InputError("unknown-choice", "keeps", "Choose whether the zero of a tool stays.", KEEPS)
+        raise InputError("unknown-choice", "keeps", "Choose whether each tool keeps its zero.", KEEPS)
     if now.step is None or (not lost and not now.zero):
-        raise InputError("not-asked", "zero", "This step asks for no zero.")
+        raise InputError("not-asked", "zero", "This step needs no tool zero.")
     return Entry("zero-lost" if lost else "zero", now.piece, now.step.key, word=keeps)

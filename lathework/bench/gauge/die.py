@@ -142,7 +142,7 @@ def _by_rule(step: Operation, verdict: Verdict, scale: Scale) -> Advice | None:
         f"scale of the {scale.sets}",
         max(1.0, math.floor(change / scale.slope_mm + 0.5)),
         scale.unit,
-        "greatest of (1, nearest whole of (change of pitch diameter ÷ a graduation))",
+        "largest of (1, nearest whole of (change of pitch diameter ÷ a graduation))",
         PRACTICE,
         (Given("change of pitch diameter", change, "mm"), Given("a graduation", scale.slope_mm, "mm")),
     )

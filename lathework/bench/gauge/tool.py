@@ -13,13 +13,13 @@ from lathework.planning.operation import Operation
 from lathework.threads.thread import Thread
 from lathework.units import convert
 
-_DEEPER = "Not deep enough yet: brush thread and {mate} clean, take another pass so much deeper, and try again."
+_DEEPER = "Not deep enough. Brush thread and {mate} clean, go in by the amount shown, take another pass and try again."
 _SMALL = (
-    "This piece stays as it is: metal cannot be put back. For the next, stop sooner, and try the {mate} from three "
-    "quarters of the depth on."
+    "Too deep: metal cannot be put back. On the next piece stop sooner, and try the {mate} from three "
+    "quarters of the depth."
 )
-_RIGHT = "It is right: set the next piece to the same dials."
-_SHAKES = "It passes. For the next, stop a hair sooner."
+_RIGHT = "Right. Cut the next piece to the same dial readings."
+_SHAKES = "It passes. On the next piece stop slightly sooner."
 
 
 def _by_size(step: Operation, size: Sized) -> Figure | None:
@@ -33,9 +33,9 @@ def _by_size(step: Operation, size: Sized) -> Figure | None:
         "deeper",
         (size.pitch_diameter.value - middle) / 2,
         unit,
-        "(pitch diameter now − middle of its class) ÷ 2",
+        "(pitch diameter now − middle of class) ÷ 2",
         PRACTICE,
-        (Given("pitch diameter now", size.pitch_diameter.value, unit), Given("middle of its class", middle, unit)),
+        (Given("pitch diameter now", size.pitch_diameter.value, unit), Given("middle of class", middle, unit)),
     )
 
 
@@ -49,7 +49,7 @@ def _by_feel(thread: Thread, verdict: Verdict) -> Figure:
         "share × pitch ÷ 2",
         PRACTICE,
         (Given("share", share), Given("pitch", thread.pitch, thread.unit)),
-        note="A first guess from the feel: go by less when it nearly goes on.",
+        note="A first guess by feel: take less when the nut nearly goes on.",
     )
 
 
@@ -66,7 +66,7 @@ def tool_advice(job: Job, step: Operation, verdict: Verdict, size: Sized | None)
         deeper = _by_feel(step.thread, verdict)
     order = _DEEPER.format(mate=mate)
     if deeper is None:
-        return Advice("leave", order, None, True, again="I cut it deeper")
+        return Advice("leave", order, None, True, again="Cut deeper")
     angle = compound_angle(step.thread.form.angle_deg).value
     compound = job.method.infeed == "compound"
     inside = step.inside
@@ -74,4 +74,4 @@ def tool_advice(job: Job, step: Operation, verdict: Verdict, size: Sized | None)
         more = along_compound(deeper, angle, inside=inside)
     else:
         more = on_cross_slide(deeper, job.setup.dial, inside=inside)
-    return Advice("leave", order, None, True, again="I cut it deeper", more=more)
+    return Advice("leave", order, None, True, again="Cut deeper", more=more)

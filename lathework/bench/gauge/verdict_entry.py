@@ -26,7 +26,7 @@ def _tried(now: Bench, code: str) -> Gauge:
         raise InputError("not-asked", "verdict", "This step is not gauged.")
     gauge = tried_with(code)
     if gauge is None or gauge not in now.gauges:
-        raise InputError("unknown-choice", "tried", "This thread is not tried with that.", tuple(now.gauges))
+        raise InputError("unknown-choice", "tried", "That gauge does not suit this thread.", tuple(now.gauges))
     return gauge
 
 
@@ -39,7 +39,7 @@ def verdict_entry(now: Bench, word: str, tried: str = "") -> Entry:
     may = TRIED[gauge].verdicts
     verdict = next((one for one in may if one == word), None)
     if now.step is None or verdict is None:
-        text = "Choose what it said." if may else "A thread micrometer tells a size: type it."
+        text = "Choose the result." if may else "A thread micrometer gives a size: type the size."
         raise InputError("unknown-choice", "verdict", text, may)
     return Entry("verdict", now.piece, now.step.key, word=verdict, tried=gauge)
 
@@ -50,7 +50,7 @@ def _measured(now: Bench) -> tuple[Operation, Thread, ExternalLimits]:
     outside = step is not None and step.kind == "gauge" and not step.inside
     bolt = external_limits(step.thread, step.class_name) if step and step.thread and outside else None
     if step is None or step.thread is None or bolt is None:
-        raise InputError("not-asked", "reading", "This step takes no measured thread.")
+        raise InputError("not-asked", "reading", "This step has no thread to measure.")
     return step, step.thread, bolt
 
 
@@ -60,7 +60,7 @@ def _entry(now: Bench, step: Operation, size: ThreadSize, wanted_mm: float, leng
     assert step.thread is not None  # `_measured` saw to it
     if told is None or abs(length.mm - wanted_mm) > MOST_OFF * step.thread.pitch_mm:
         words = f"{show_length(wanted_mm, 'mm', length.unit)} {length.unit}"
-        raise InputError("out-of-range", "reading", f"Some {words} is wanted so: is that the reading?")
+        raise InputError("out-of-range", "reading", f"About {words} is expected. Is your reading right?")
     return Entry(
         "verdict",
         now.piece,

@@ -55,8 +55,8 @@ ENTRY = Group(
         "kind": Raw(
             {"enum": list(KINDS)},
             "a measured size, what the nut said, a move of the die, why else it bound, a step done, a step "
-            "accepted with a reason, a piece scrapped, a step taken up again, a note, the cautions read, a tool "
-            "touched off, every zero lost, the part taken up out of turn, the piece taken up out of turn",
+            "accepted with a reason, a piece scrapped, a step redone, a note, the cautions read, a tool "
+            "touched off, all tool zeros lost, the part taken up out of turn, the piece continued out of turn",
             required=True,
         ),
         "piece": Raw({"type": "integer", "minimum": 1, "maximum": MOST_ENTRIES}, required=True),
@@ -88,7 +88,7 @@ ENTRY = Group(
         "ended": Raw({"type": "boolean"}, "whether the piece was whole with it"),
         "then": Raw(
             {"type": "integer", "minimum": 1, "maximum": MOST_ENTRIES},
-            "done, accept, scrap: the piece taken up after it, where that is not the one in hand or the next",
+            "done, accept, scrap: the piece continued after it, where that is not the one in hand or the next",
         ),
         "told": Raw({"oneOf": [{"type": "null"}, TOLD.schema()]}),
         "at": Raw({"type": "string", "format": "date-time"}, required=True),

@@ -95,12 +95,12 @@ class _Known:
             return
         most = self.pieces[entry.part]
         if entry.piece > most + 1:
-            raise InputError("skipped", f"{field}.piece", f"Nothing is recorded for piece {most + 1}.")
+            raise InputError("skipped", f"{field}.piece", f"Piece {most + 1} has no records.")
         self.pieces[entry.part] = max(most, entry.piece)
 
 
 def _story(value: object, field: str) -> Story:
-    told = object_of({} if value is None else value, TOLD.keys, field, "What is told of a step")
+    told = object_of({} if value is None else value, TOLD.keys, field, "What is recorded of a step")
     words = {
         key: line_of(told, key, field, LONGEST_MAKES if key == "makes" else LONGEST_LINE)
         for key in TOLD.keys
@@ -116,7 +116,7 @@ def _measured(value: Mapping[str, Any], field: str, kind: Kind) -> str:
     if kind != "reading":
         return ""
     if told and told not in MEASURED:
-        raise InputError("unknown-choice", f"{field}.measured", "That is nothing that is measured.", MEASURED)
+        raise InputError("unknown-choice", f"{field}.measured", "That is not a size that can be measured.", MEASURED)
     return told or "diameter"
 
 
@@ -124,7 +124,7 @@ def _tried(value: Mapping[str, Any], field: str) -> Gauge:
     """What a thread was gauged with: a nut, where an earlier version did not say."""
     gauge = tried_with(line_of(value, "tried", field, LONGEST_WORD))
     if gauge is None:
-        raise InputError("unknown-choice", f"{field}.tried", "No thread is tried with that.", GAUGES)
+        raise InputError("unknown-choice", f"{field}.tried", "No thread is gauged with that.", GAUGES)
     return gauge
 
 
@@ -164,14 +164,14 @@ def _entry(value: Mapping[str, Any], field: str, part: str) -> Entry:
 
 def _kept(value: object, field: str, known: _Known) -> Kept:
     """An entry as version 3 writes it."""
-    row = object_of(value, ENTRY.keys, field, "An entry")
+    row = object_of(value, ENTRY.keys, field, "A record")
     entry = _entry(row, field, line_of(row, "part", field, LONGEST_WORD))
     known.check(entry, field)
     known.count(entry, field)
     if entry.kind in OF_THE_STEP and not entry.story.title:
-        raise InputError("untold", f"{field}.told.title", "It must say what the step was called.")
+        raise InputError("untold", f"{field}.told.title", "Give the name of the step.")
     if entry.kind == "reading" and entry.story.aim_mm is None:
-        raise InputError("untold", f"{field}.told.aim_mm", "A reading must say what it was measured for.")
+        raise InputError("untold", f"{field}.told.aim_mm", "Give the target of the reading.")
     unit = line_of(row, "unit", field, 2)
     if unit not in UNITS:
         raise InputError("unknown-choice", f"{field}.unit", "unit is in or mm.", UNITS)
@@ -180,7 +180,7 @@ def _kept(value: object, field: str, known: _Known) -> Kept:
 
 def _old(value: object, field: str, plans: Sequence[Plan]) -> Kept:
     """An entry as versions 1 and 2 wrote it: its part by number, its step by a key of those days."""
-    row = object_of(value, OLD_ENTRY_KEYS, field, "An entry")
+    row = object_of(value, OLD_ENTRY_KEYS, field, "A record")
     number = count_of(row, "part", field, MOST_OTHERS + 1, 1)
     if not 1 <= number <= len(plans):
         raise InputError("not-a-count", f"{field}.part", f"part must be a whole number from 1 to {len(plans)}.")
@@ -197,7 +197,7 @@ def _gone(value: object, errors: Reader) -> list[tuple[str, str]]:
     for number, item in enumerate(value):
         field = f"record.gone.{number}"
         try:
-            row = object_of(item, GONE.keys, field, "What is gone")
+            row = object_of(item, GONE.keys, field, "What was removed")
             part, own = (line_of(row, key, field, LONGEST_WORD) for key in GONE.keys)
             if not IDENT.fullmatch(part) or (own and not IDENT.fullmatch(own)):
                 raise InputError("not-an-id", field, "An id is up to 16 letters, digits, - and _.")

@@ -71,5 +71,5 @@ def object_of(value: object, keys: Sequence[str], field: str, what: str) -> Mapp
     unknown = next((key for key in value if key not in keys), None)
     if unknown is not None:
         told = str(unknown)[:40].encode("utf-8", "replace").decode("utf-8")
-        raise InputError("unknown-field", f"{field}.{told}", "There is no such field.", tuple(keys))
+        raise InputError("unknown-field", f"{field}.{told}", "This field does not exist.", tuple(keys))
     return value

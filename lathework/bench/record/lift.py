@@ -40,7 +40,7 @@ class _Piece:
         return False
 
 
-BEGUN_SO = "it was begun so"
+BEGUN_SO = "this is how it was started"
 """Why a piece that is in hand is held as it was begun, whatever the plan of today would do with a new one."""
 
 

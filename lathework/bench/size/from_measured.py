@@ -17,7 +17,7 @@ SURFACES = ("turn", "neck", "bore", "drill", "ream")
 """Kinds of work whose diameter is what the next cut begins at."""
 WORTH_MM = 0.001
 """A difference that is dialled; what is closer to the plan changes nothing (practice)."""
-BEGINS = "This step begins at {measured}, as measured, not at the planned size."
+BEGINS = "This step starts from the measured {measured}, not from the planned size."
 KEPT = ("keyway",)
 """Kinds of steps that are brought to a size over the other side: that stays as planned."""
 

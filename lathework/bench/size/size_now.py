@@ -45,11 +45,13 @@ class SizeNow:
             return ""
         name, grows = self.dimension.name, self.dimension.grows
         if self.cut.state == "past":
-            return f"{_named(name)} is {'over' if grows else 'under'} size. Scrap the piece, or say why it will do."
+            return (
+                f"{_named(name)} is {'over' if grows else 'under'}size. Scrap the piece, or give a reason to keep it."
+            )
         if self.cut.move == "knock":
-            return f"{_named(name)} is too much. True it, or say why it will do."
-        again = "Mend it" if self.cut.dial is None else "Cut again"
-        return f"{_named(name)} is still {'under' if grows else 'over'} size. {again}, or say why it will do."
+            return f"{_named(name)} is out of limits. True the work, or give a reason to accept it."
+        again = "Rework it" if self.cut.dial is None else "Cut again"
+        return f"{_named(name)} is still {'under' if grows else 'over'}size. {again}, or give a reason to accept it."
 
 
 def _named(name: str) -> str:
@@ -91,5 +93,5 @@ def judge(step: Operation, readings: Sequence[Reading]) -> Judged | None:
     name, short = f"class {limits.class_name}", least - last
     if short <= _HAIR_MM:
         return Judged(BothUnits(*(f"in {name}",) * 2), within=True)
-    inch, mm = (f"{show_length(short, 'mm', u)} {u} under the least for {name}" for u in LENGTH_UNITS)
+    inch, mm = (f"{show_length(short, 'mm', u)} {u} below the minimum for {name}" for u in LENGTH_UNITS)
     return Judged(BothUnits(inch, mm), within=False, still=still_serves(step.thread, step.class_name, last))

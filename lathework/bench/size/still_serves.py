@@ -63,7 +63,7 @@ def still_serves(thread: Thread, class_name: str, left_mm: float) -> str:
     """What a blank of `left_mm` (millimetres) still serves for, in words; "" for nothing."""
     classes = [f"class {name}" for name in other_classes(thread, class_name, left_mm)]
     smaller = [one.designation for one in smaller_threads(thread, left_mm)]
-    told = [*classes, f"enough for {_or(smaller)}"] if smaller else classes
+    told = [*classes, f"large enough for {_or(smaller)}"] if smaller else classes
     return f"Still {_or(told)}." if told else ""
 
 

@@ -48,7 +48,7 @@ def _laid_out(train: Train) -> list[_Wheel]:
         if len(pairs) == 1:
             # A single pair is far apart: any wheel between carries the turn over.
             at = _moved(at, (driver + IDLER_TEETH) / 2, LEAN_DEG[0])
-            wheels.append(_Wheel(at, IDLER_TEETH, "ghost", "any wheel"))
+            wheels.append(_Wheel(at, IDLER_TEETH, "ghost", "any gear"))
             driver = IDLER_TEETH
         at = _moved(at, (driver + driven) / 2, LEAN_DEG[number + (len(pairs) == 1)])
         last = number == len(pairs) - 1

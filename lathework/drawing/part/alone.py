@@ -86,7 +86,7 @@ def part_alone(plan: Plan, frame: Frame, shows: Callable[[str], bool]) -> Sheet:
         return Sheet(layout.frame.width, layout.frame.height, tuple(paths[:-1]), (), "", layout.scale)
     lines, lengths = length_rows(layout, chain, under)
     leaders, named = names(layout, plan, chucking, shows=shows, held=False)
-    title = f"{plan.job.part.designations}: the part as it is typed, to scale"
+    title = f"{plan.job.part.designations}: the part as bought typed, to scale"
     return Sheet(
         layout.frame.width, layout.frame.height, (*paths, *lines, *leaders), (*lengths, *named), title, layout.scale
     )

@@ -70,7 +70,9 @@ def _across_label(plan: Plan, placed: Placed) -> Label:
     stock = plan.job.part.stock
     if section.across is None:
         inch, mm = show_both(stock.across.value, stock.across.unit)
-        word = {"hexagon": "hex bar", "square": "square bar", "bolt": "bolt", "kept": "as it is"}.get(stock.form, "bar")
+        word = {"hexagon": "hex bar", "square": "square bar", "bolt": "bolt", "kept": "as bought"}.get(
+            stock.form, "bar"
+        )
         lead = "" if stock.form in ("hexagon", "square") else "dia. "
         return Label(0, 0, f"{lead}{inch} {word}", f"{lead}{mm} {word}", field="part.stock.across")
     inch, mm = show_both(section.across.value, section.across.unit)

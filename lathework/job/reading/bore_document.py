@@ -43,7 +43,7 @@ def _bore(reader: JobReader, path: str) -> Bore | None:
     undercut = _undercut(reader, path, end, across, depth)
     if key is not None and across is not None:
         if end == "across":
-            reader.fail("does-not-fit", f"{path}.key", "A keyway is planed in a hole along the axis.")
+            reader.fail("does-not-fit", f"{path}.key", "Only a hole along the axis can have a keyway.")
         check_key(reader, path, key, across)
     if across is None or reader.wrong > before:
         return None
@@ -82,11 +82,16 @@ def _socket(reader: JobReader, path: str, end: Mouth, across: Length | None, dep
     if taper is None or across is None:
         return None
     if end == "across":
-        reader.fail("does-not-fit", f"{path}.taper", "A taper is bored along the axis here.")
+        reader.fail("does-not-fit", f"{path}.taper", "Only a hole along the axis can be a taper.")
     elif depth is None:
-        reader.fail("empty", f"{path}.depth", "How deep is the taper? A hole through it is one of its own.")
+        reader.fail(
+            "empty", f"{path}.depth", "Give the depth of the taper. A through hole behind it is a separate hole."
+        )
     elif across.mm - depth.mm * taper.ratio < LEAST_BORE_MM:
-        text = f"At its bottom no boring tool goes in any more, under {LEAST_BORE_MM:g} mm: less deep, or reamed."
+        text = (
+            f"A boring tool does not fit the small end (under {LEAST_BORE_MM:g} mm): make the taper shallower, or "
+            "ream it."
+        )
         reader.fail("does-not-fit", f"{path}.depth", text)
     return taper
 
@@ -99,7 +104,7 @@ def _undercut(reader: JobReader, path: str, end: Mouth, across: Length | None, d
     if end == "across" or depth is None:
         reader.fail("does-not-fit", f"{path}.undercut", "Only a blind hole along the axis has a bottom to undercut.")
     elif across.mm < LEAST_BORE_MM or wide.mm >= depth.mm:
-        text = f"The hole takes no undercutting tool: it is under {LEAST_BORE_MM:g} mm, or not as deep as that is wide."
+        text = f"No undercutting tool fits this hole: it is under {LEAST_BORE_MM:g} mm, or shallower than it is wide."
         reader.fail("does-not-fit", f"{path}.undercut", text)
     return wide
 
@@ -108,9 +113,9 @@ def _count(reader: JobReader, path: str, end: Mouth, depth: Length | None) -> in
     """How many of a hole across are made round the part."""
     count = int(reader.share(f"{path}.count", 1))
     if count > 1 and end != "across":
-        reader.fail("does-not-fit", f"{path}.count", "Only holes across go round the part.")
+        reader.fail("does-not-fit", f"{path}.count", "Only cross holes can be repeated round the part.")
     elif count > 1 and depth is None:
-        text = "Holes right through meet in the middle: tell how deep each is from its side."
+        text = "Holes right through meet in the middle. Give each one's depth from its own side."
         reader.fail("does-not-fit", f"{path}.count", text)
     return count
 
@@ -133,11 +138,13 @@ def check_bores(reader: JobReader, part: Part) -> None:
             _check_across(reader, part, bore, path, size)
             continue
         if wall_mm(part, bore) <= 0:
-            reader.fail("does-not-fit", size, "This hole is larger than the part round it.")
+            reader.fail("does-not-fit", size, "This hole is larger than the part.")
         if bore.depth is not None and bore.depth.mm >= part.overall_mm:
-            reader.fail("does-not-fit", f"{path}.depth", "That goes through: leave the depth empty.")
+            reader.fail(
+                "does-not-fit", f"{path}.depth", "This depth goes through. Leave the depth empty for a through hole."
+            )
         if part.stock.one_ended and (bore.end == "left" or bore.depth is None):
-            text = "Only the end that stands out of the chuck can be drilled, and not right through."
+            text = "Only the end outside the chuck can be drilled, and not right through."
             reader.fail("does-not-fit", f"{path}.end" if bore.end == "left" else f"{path}.depth", text)
 
 
@@ -148,8 +155,10 @@ def _check_across(reader: JobReader, part: Part, bore: Bore, path: str, size: st
     if not across / 2 < bore.at.mm < part.overall_mm - across / 2:
         reader.fail("does-not-fit", f"{path}.at", "The hole would break out of the end of the part.")
     elif across >= thick:
-        reader.fail("does-not-fit", size, "This hole is as wide as the part is thick there.")
+        reader.fail("does-not-fit", size, "This hole is as wide as the part at that point.")
     elif bore.depth is not None and bore.depth.mm >= thick:
-        reader.fail("does-not-fit", f"{path}.depth", "That goes through: leave the depth empty.")
+        reader.fail(
+            "does-not-fit", f"{path}.depth", "This depth goes through. Leave the depth empty for a through hole."
+        )
     if bore.thread is not None and bore.cutter.on_leadscrew:
-        reader.fail("does-not-fit", f"{path}.cut", "A hole across does not turn with the spindle: it is tapped.")
+        reader.fail("does-not-fit", f"{path}.cut", "A cross hole does not turn with the spindle: choose a tap for it.")

@@ -27,7 +27,10 @@ def check_fit(reader: JobReader, path: str, fit: FitCode, across: Length, mate: 
     if across.mm > LARGEST_MM:
         reader.fail("out-of-range", f"{path}.fit", f"Fits are told up to {LARGEST_MM:g} mm.")
     if mate is not None and abs(mate.mm - across.mm) > MATE_NEAR * across.mm + MATE_NEAR_MM:
-        text = f"Its mate measures {mate.typed}, and this is {across.typed}: one of them is another size."
+        text = (
+            f"The mating part measures {mate.typed} and this is {across.typed}: they cannot belong together. "
+            "Check both."
+        )
         reader.fail("other-size", f"{path}.mate", text)
 
 
@@ -38,8 +41,8 @@ def check_fit_on_bar(reader: JobReader, path: str, section: Section, stock: Stoc
         return
     least = show_length(limits.aim_mm + LEAST_OVER_FIT_MM, "mm", stock.across.unit)
     text = (
-        f"Bar of {stock.across.typed} leaves nothing to turn for this fit: take one of at least {least} "
-        f"{stock.across.unit}. Or keep the bar as it is, and leave the fit out."
+        f"Bar of {stock.across.typed} leaves nothing to turn for this fit. Use bar of at least {least} "
+        f"{stock.across.unit}, or leave the fit out."
     )
     reader.fail("does-not-fit", f"{path}.fit", text)
 
@@ -47,7 +50,7 @@ def check_fit_on_bar(reader: JobReader, path: str, section: Section, stock: Stoc
 def check_key(reader: JobReader, path: str, key: Length | None, across: Length) -> None:
     """A key is at most half as wide as what it sits in."""
     if key is not None and key.mm > WIDEST * across.mm:
-        text = f"A key of {key.typed} in {across.typed} leaves nothing to drive by: half of it at most."
+        text = f"A {key.typed} key in {across.typed} leaves nothing to drive: at most half of it."
         reader.fail("does-not-fit", f"{path}.key", text)
 
 
@@ -59,13 +62,17 @@ def check_bored_fit(
         return
     check_fit(reader, path, fit, across, mate)
     if end == "across":
-        reader.fail("does-not-fit", f"{path}.fit", "A hole across is drilled or reamed, not bored to a fit here.")
+        reader.fail(
+            "does-not-fit", f"{path}.fit", "A cross hole is drilled or reamed; it cannot be bored to a fit here."
+        )
     elif by == "reamer" and across.mm < LEAST_REAMED_MM:
-        reader.fail("does-not-fit", f"{path}.by", f"Reamers begin at {LEAST_REAMED_MM:g} mm: no fit is made so small.")
+        reader.fail(
+            "does-not-fit", f"{path}.by", f"The smallest reamer is {LEAST_REAMED_MM:g} mm: no fit can be made smaller."
+        )
     elif by == "reamer":
         if mate is not None:
-            text = "A reamer makes its own size, whatever the mate is: leave this empty, and make the mate to the hole."
+            text = "A reamer makes its own size. Leave this empty, and make the mating part to suit the hole."
             reader.fail("does-not-fit", f"{path}.mate", text)
     elif across.mm < LEAST_BORE_MM:
-        text = f"No boring tool goes into a hole under {LEAST_BORE_MM:g} mm: let a reamer bring it to its size."
+        text = f"A boring tool does not fit under {LEAST_BORE_MM:g} mm: finish with a reamer."
         reader.fail("does-not-fit", f"{path}.fit", text)

@@ -71,7 +71,7 @@ def _section(reader: JobReader, path: str, rest: Length | None) -> Section | Non
     key, key_length = reader.size(f"{path}.key"), reader.size(f"{path}.key_length")
     check_key(reader, path, key, across)
     if key is not None and key_length is not None and not key.mm <= key_length.mm <= length.mm:
-        text = "It is as long as the key is wide at least, and as the section at most."
+        text = "At least as long as the key is wide, at most as long as the section."
         reader.fail("does-not-fit", f"{path}.key_length", text)
     return Section(
         own, shape, length, across, chamfer=chamfer, fit=fit, mate=mate, key=key, key_length=key_length, edge=edge
@@ -114,7 +114,7 @@ def _rest(reader: JobReader, stated: Length | None, count: int, unit: LengthUnit
         field = f"part.sections.{open_ones[0]}.length"
         told = show_length(abs(left), "mm", unit, fine=False)
         words = f"the other sections are {told} {unit} longer than the whole" if left < 0 else "nothing is left for it"
-        reader.fail("does-not-fit", field, f"It takes what the others leave of the overall length, but {words}.")
+        reader.fail("does-not-fit", field, f"It takes the rest of the overall length, but {words}.")
         return open_ones[0], Length(stated.value, stated.unit, "")
     return open_ones[0], Length(convert(left, "mm", unit), unit, "")
 
@@ -125,7 +125,7 @@ def _stock(reader: JobReader) -> Stock | None:
     across = reader.size("part.stock.across")
     before, bar_length = reader.wrong, reader.size("part.stock.bar_length")
     if form != "bolt" and bar_length is not None and reader.wrong == before and bar_length.mm < SHORTEST_BAR_MM:
-        reader.fail("out-of-range", "part.stock.bar_length", "A bar length is 20 mm at least.")
+        reader.fail("out-of-range", "part.stock.bar_length", "Bars must be at least 20 mm long.")
     return None if across is None else Stock(form, across, bar_length)
 
 
@@ -136,7 +136,7 @@ def _check_ids(reader: JobReader, features: tuple[Section | Bore, ...]) -> None:
         sections = sum(isinstance(one, Section) for one in features)
         path = f"part.sections.{number}.id" if number < sections else f"part.bores.{number - sections}.id"
         if feature.id in seen:
-            reader.fail("doubled-id", path, f"Another section or hole of this part is “{feature.id}” already.")
+            reader.fail("doubled-id", path, f"Another section or hole of this part already has the id “{feature.id}”.")
         seen.add(feature.id)
 
 
@@ -149,7 +149,7 @@ def read_part(reader: JobReader) -> Part | None:
     own, before = reader.ident("part.id"), reader.wrong
     count = reader.count("part.sections")
     if not count and reader.wrong == before:
-        reader.fail("empty", "part.sections", "A part has one section at least.")
+        reader.fail("empty", "part.sections", "A part needs at least one section.")
     open_one, rest = _rest(reader, stated, count, unit)
     sections = [
         reader.remembered(f"part.sections.{number}", _section, rest if number == open_one else None)
@@ -175,7 +175,7 @@ def read_part(reader: JobReader) -> Part | None:
     for number in range(count):
         _check_section(reader, part, number)
     if part.overall_mm > ALONG.high_mm:
-        reader.fail("out-of-range", "part.overall_length", "A part longer than 600 mm is not planned here.")
+        reader.fail("out-of-range", "part.overall_length", "Conch plans parts up to 600 mm long.")
     if reader.wrong == before:
         _check_reach(reader, part)
         check_bores(reader, part)
@@ -190,15 +190,15 @@ def _check_section(reader: JobReader, part: Part, number: int) -> None:
         thread = section.thread
         if thread.major_mm > stock.across.mm * _SLACK:
             need = f"{thread.major:.4g} {thread.unit}"
-            text = f"{thread.designation} measures {need} across the crests: this is too small."
+            text = f"{thread.designation} measures {need} over the crests: this is too small."
             reader.fail("does-not-fit", "part.stock.across", text)
         if section.length.mm < SHORTEST_THREAD * thread.pitch_mm:
-            text = "Shorter than four threads: the die's lead alone takes three."
+            text = "Too short: give at least four threads. The chamfer of the die takes three."
             reader.fail("does-not-fit", f"{path}.length", text)
         if section.chamfer is not None and (
             section.chamfer.mm > DEEPEST_LEAD * thread.major_mm or section.chamfer.mm > section.length.mm / 2
         ):
-            reader.fail("does-not-fit", f"{path}.chamfer", "This chamfer leaves the die nothing to start on.")
+            reader.fail("does-not-fit", f"{path}.chamfer", "With this chamfer the die has nothing to start on.")
         return
     if section.across is None:
         return
@@ -209,12 +209,14 @@ def _check_section(reader: JobReader, part: Part, number: int) -> None:
     elif section.fit and reader.wrong == before:
         check_fit_on_bar(reader, path, section, stock)
     elif flats and section.shape != stock.form and section.across.mm >= nominal_mm(part, number) - 0.01:
-        reader.fail("does-not-fit", f"{path}.across", "Nothing would come off: the flats are as wide as the round.")
+        reader.fail(
+            "does-not-fit", f"{path}.across", "Nothing would come off: the flats are as wide as the bar is round."
+        )
     if section.taper is not None and section.small_mm < ACROSS.low_mm:
         takes = section.length.mm * section.taper.ratio
         text = (
-            f"Over this length the taper takes {takes:.1f} mm of {section.across.mm:.1f} mm: its small end would be "
-            "too thin. Make it shorter, or less steep."
+            f"Over this length the taper takes {takes:.1f} mm of {section.across.mm:.1f} mm: its small end "
+            "would be too thin. Make it shorter, or the taper less steep."
         )
         reader.fail("does-not-fit", f"{path}.length", text)
     slim = section.small_mm if section.taper is not None else nominal_mm(part, number)
@@ -226,18 +228,18 @@ def _check_reach(reader: JobReader, part: Part) -> None:
     """A die must pass over everything between the end and its thread; a bolt keeps its head."""
     ends, now = ends_of(part), part.stock.bar_length
     if part.stock.form == "bolt" and now is not None and now.mm < part.overall_mm:
-        text = f"The bolt is {now.typed} long under its head now: it cannot become longer."
+        text = f"The bolt is {now.typed} long under its head now. It cannot become longer."
         reader.fail("does-not-fit", "part.stock.bar_length", text)
     if part.stock.one_ended and (ends.second or ends.turned_about):
-        text = "A bolt keeps its head: only its other end can be worked."
+        text = "A bolt keeps its head: only its other end can be machined."
         if part.stock.form == "kept":
-            text = "Only the end that stands out of the chuck is worked: no section nearer the chuck may be smaller."
+            text = "Only the end outside the chuck is machined: no section nearer the chuck may be smaller."
         reader.fail("does-not-fit", "part.sections", text)
     for run in (ends.first, ends.second):
         for at, number in enumerate(run):
             section, thread = part.sections[number], part.sections[number].thread
             if section.taper is not None and at and nominal_mm(part, run[at - 1]) > section.small_mm * _SLACK:
-                text = "What stands in front of its small end is larger than that: put a neck between, for the tool."
+                text = "The section in front of the small end is larger than it: add a neck between them for the tool."
                 reader.fail("does-not-fit", f"part.sections.{number}.taper", text)
             if thread is None:
                 continue

@@ -20,8 +20,9 @@ STANDS = 1.5
 DEEPER = 2.0
 """How far it stands out at least, over the depth of thread: the hole is drilled deeper than that (practice)."""
 COMPOUND = (
-    "Degrease hole and stud. Retaining compound, by its data sheet, on the body end; room aired, none on the skin. "
-    "Screw the stud in {engaged} and let it cure before it is loaded; then washer and nut."
+    "Degrease hole and stud. Put retaining compound on the body end (follow its data sheet; ventilate, keep "
+    "it off the skin). Screw the stud in {engaged} and let it cure before loading it. Then fit washer and "
+    "nut."
 )
 
 

@@ -13,16 +13,16 @@ def why_unreached(section: Section) -> str:
     assert section.thread is not None  # only threads are asked about
     if not section.cutter.on_leadscrew:
         return (
-            "No die gets there: a section nearer the end stands above the roots of this thread. A threading tool does, "
-            "between two grooves."
+            "A die cannot reach this thread: a section nearer the end is larger than its root. Use a "
+            "threading tool, between two grooves."
         )
     if section.thread.taper:
-        return "A section nearer the end stands above the roots of this thread: no gauge gets to a taper there."
+        return "A section nearer the end is larger than the root of this thread: a gauge cannot reach a taper there."
     return ""
 
 
 def check_round(reader: JobReader, path: str, milled_on: Length, across: Length) -> None:
     """Flats come to something on the round that was asked for."""
     if milled_on.mm <= across.mm:
-        text = f"Flats of {across.typed} across on a round of {milled_on.typed} come to nothing: make the round larger."
+        text = f"Flats of {across.typed} do not cut into a round of {milled_on.typed}. Make the round larger."
         reader.fail("does-not-fit", f"{path}.round", text)

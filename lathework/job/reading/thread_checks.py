@@ -40,12 +40,12 @@ def check_grooves(reader: JobReader, part: Part, blade: Length, *, grooved: bool
             continue
         told = show_length(wide_mm, "mm", thread.unit, fine=False)
         if start:
-            text = f"Its grooves, {told} {thread.unit} together, leave no thread between them: make it longer."
+            text = f"The grooves ({told} {thread.unit} together) leave no thread between them. Make the section longer."
             reader.fail("does-not-fit", f"part.sections.{number}.length", text)
         else:
             text = (
-                f"The relief groove, {told} {thread.unit} wide, leaves no thread: turn the die round, leave a run-out, "
-                "take a narrower blade or a longer thread."
+                f"The relief groove ({told} {thread.unit} wide) leaves no thread. Flip the die, leave a "
+                "run-out, use a narrower blade, or make the thread longer."
             )
             reader.fail("does-not-fit", "method.finish", text)
         return
@@ -81,5 +81,5 @@ def check_rest(reader: JobReader, part: Part) -> None:
     if rest is None or rest.length.mm >= ALONG.low_mm:
         return
     number = part.sections.index(rest)
-    text = "The relief grooves beyond the threads leave nothing for it: make the part longer, or a thread shorter."
+    text = "The relief grooves leave nothing for it. Make the part longer, or a thread shorter."
     reader.fail("does-not-fit", f"part.sections.{number}.length", text)

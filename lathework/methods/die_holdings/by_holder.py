@@ -11,9 +11,9 @@ SLIDING_BY_HAND = DieHolding(
     code="sliding-by-hand",
     place=5,
     name="sliding holder, spindle by hand",
-    remark="square and felt at every turn; slow",
+    remark="square, and you feel every turn; slow",
     tool="die in the sliding tailstock holder",
-    sentence="Run the die on by hand, marked side first, {turns}",
+    sentence="Run the die on by hand, its marked side first, {turns}",
     cautions=(cautions.DIE_BY_HAND,),
     notes=(DRAWS_ON,),
     power=False,
@@ -26,23 +26,24 @@ SLIDING_BY_HAND = DieHolding(
     set_up_min=5.0,
     spoils=0.01,
     runs_off=LED,
-    straight="square, led by the tailstock",
+    straight="square, guided by the tailstock",
     why_not=suits_any,
 )
 FOLLOWED_QUILL = DieHolding(
     code="followed-quill",
     place=6,
-    name="holder fast in the barrel, followed by the wheel",
-    remark="no sliding holder needed; the hand on the wheel must keep the thread's own pace",
-    tool="die in the holder, fast in the tailstock barrel",
+    name="holder locked in the barrel, followed by the handwheel",
+    remark="no sliding holder needed; your hand on the handwheel must keep pace with the thread",
+    tool="die in the holder, locked in the tailstock barrel",
     sentence=(
         "Lock the tailstock. Marked side of the die first: turn the spindle by hand {turns} and follow with "
         "the tailstock handwheel"
     ),
     cautions=(cautions.DIE_BY_HAND,),
     notes=(
-        "Once the die has caught, let the thread pull: a wheel that lags strips it, one that pushes widens it.",
-        "Or leave the tailstock free on an oiled bed, and let it be drawn along.",
+        "Once the die has caught, let the thread pull. A handwheel that lags strips the thread; one that "
+        "pushes tears it wide.",
+        "Or oil the bed, leave the tailstock unlocked and let the die pull it along.",
     ),
     power=False,
     off_lathe=False,
@@ -54,6 +55,6 @@ FOLLOWED_QUILL = DieHolding(
     set_up_min=4.0,
     spoils=0.03,
     runs_off=LED,
-    straight="square, led by the tailstock",
+    straight="square, guided by the tailstock",
     why_not=suits_any,
 )

@@ -18,31 +18,31 @@ from lathework.threads.thread import Thread
 
 SMALL_MM = 12.0
 """Largest thread for which a stock is squared by open chuck jaws: they are no wider (practice)."""
-BY_EYE = RunsOff(1.5, 2, "started by eye, a thread this long comes out drunken")
+BY_EYE = RunsOff(1.5, 2, "started by eye, a thread this long wobbles along its length")
 
 
 def _too_wide(thread: Thread, shoulder: bool) -> str:
     if thread.major_mm <= SMALL_MM:
         return ""
-    return f"open jaws square a stock up to {SMALL_MM:.0f} mm of thread: the barrel's face does more"
+    return f"open jaws square a stock only up to {SMALL_MM:.0f} mm of thread; use the barrel face above that"
 
 
 def _meets_shoulder(thread: Thread, shoulder: bool) -> str:
-    return "the bush runs ahead of the die, and meets the shoulder" if shoulder else ""
+    return "the bush runs ahead of the die and reaches the shoulder first" if shoulder else ""
 
 
 IN_VISE = DieHolding(
     code="stock-in-vise",
     place=1,
-    name="die stock in the vise",
-    remark="no lathe needed; square only by eye: expect a drunken thread on long lengths",
+    name="die stock in the vice",
+    remark="no lathe needed; square only by eye, so a long thread wobbles along its length (a drunken thread)",
     tool="die in a hand stock",
-    sentence="Stand the piece upright in the vise between soft jaws. Run the die on by hand, marked side first, "
+    sentence="Hold the piece upright in the vice between soft jaws. Run the die on by hand, its marked side first, "
     "{turns}",
     cautions=(),
     notes=(
-        "Look at it from two sides after the first turn, and lean on the high side.",
-        "Both hands, even pressure, until it draws itself on.",
+        "After the first turn look at it from two sides, and press on the high side.",
+        "Press evenly with both hands until the die pulls itself on.",
     ),
     power=False,
     off_lathe=True,
@@ -61,13 +61,14 @@ BY_TAILSTOCK = DieHolding(
     code="stock-by-tailstock",
     place=2,
     name="die stock against the tailstock",
-    remark="square, no holder needed; the stock's arm must be stopped on the slide",
+    remark="square, no holder needed; the stock's arm must rest on the slide",
     tool="die in a hand stock, squared by the tailstock barrel",
-    sentence="Square the die stock against the tailstock barrel. Turn the spindle by hand, marked side first, {turns}",
+    sentence="Square the die stock against the tailstock barrel, marked side of the die first. Turn the spindle by "
+    "hand {turns}",
     cautions=(cautions.DIE_BY_HAND,),
     notes=(
         ARM_RESTS,
-        "Never the bare die in chuck jaws: they close it, and it cuts small whichever way it is turned.",
+        "Never grip a bare die in chuck jaws: they close it, and the thread comes out small.",
         DRAWS_ON,
     ),
     power=False,
@@ -80,22 +81,22 @@ BY_TAILSTOCK = DieHolding(
     set_up_min=2.0,
     spoils=0.02,
     runs_off=LED,
-    straight="square at the start, then it leads itself",
+    straight="square at the start, then guided by its own thread",
     why_not=suits_any,
 )
 BY_JAWS = DieHolding(
     code="stock-by-jaws",
     place=3,
     name="die stock against the tailstock chuck's jaws",
-    remark="squared by the face of open jaws, where the barrel is too narrow for the stock; then free",
+    remark="squared by the face of open jaws where the barrel is too narrow for the stock; then unguided",
     tool="die in a hand stock, squared by the face of the tailstock chuck's jaws",
     sentence=(
-        "Open the tailstock chuck's jaws wide enough to clear the thread, and bring their ends flat against the stock. "
-        "Turn the spindle by hand, marked side first, {turns}"
+        "Open the tailstock chuck's jaws wide enough to clear the thread, and bring their ends flat against "
+        "the stock, marked side of the die first. Turn the spindle by hand {turns}"
     ),
     cautions=(cautions.DIE_BY_HAND,),
     notes=(
-        "After three turns the thread leads it: draw the tailstock back and go on free.",
+        "After three turns the thread guides the die: draw the tailstock back and go on without it.",
         ARM_RESTS,
         DRAWS_ON,
     ),
@@ -109,24 +110,24 @@ BY_JAWS = DieHolding(
     set_up_min=3.0,
     spoils=0.02,
     runs_off=LED,
-    straight="square at the start, then it leads itself",
+    straight="square at the start, then guided by its own thread",
     why_not=_too_wide,
 )
 GUIDE_BUSH = DieHolding(
     code="guide-bush",
     place=4,
     name="die stock with a guide bush, spindle by hand",
-    remark="the bush on the blank keeps a long thread straight; one bush for each blank",
+    remark="the bush on the blank keeps a long thread straight; each blank diameter needs its own bush",
     tool="die in a hand stock with a guide bush",
     sentence=(
-        "Slide the bush over the blank with a drop of oil, seat the stock on it, and turn the spindle by hand, marked "
-        "side first, {turns}"
+        "Slide the bush over the blank with a drop of oil, and seat the stock on it, marked side of the die "
+        "first. Turn the spindle by hand {turns}"
     ),
     cautions=(cautions.DIE_BY_HAND,),
     notes=(
-        "The bush runs on the blank ahead of the die: bore it a few hundredths of a millimetre over the blank, a "
-        "diameter and a half long.",
-        "Clear the chips between bush and die at every turn back.",
+        "The bush runs on the blank ahead of the die. Bore it a few hundredths of a millimetre larger than "
+        "the blank and 1.5 diameters long.",
+        "Clear the chips between bush and die each time you turn back.",
         ARM_RESTS,
     ),
     power=False,

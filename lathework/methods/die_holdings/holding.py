@@ -13,7 +13,7 @@ from lathework.threads.thread import Thread
 
 Taken = Literal["stock", "holder", "keyed holder", "releasing holder", "nothing"]
 """What of the shop takes the die."""
-DRAWS_ON = "Keep light pressure with the tailstock until it draws itself on."
+DRAWS_ON = "Press lightly with the tailstock until the die pulls itself on."
 ARM_RESTS = "Rest the stock's arm on the top slide, with a slip of wood under it."
 DRIFTS = 4.0
 """Length over diameter from which a die's own lead is felt (practice)."""

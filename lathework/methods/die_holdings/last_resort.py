@@ -10,14 +10,14 @@ from lathework.threads.thread import Thread
 
 
 def _closes(thread: Thread, shoulder: bool) -> str:
-    return "the jaws close the die: it cuts small, and may crack"
+    return "the jaws close the die: it cuts undersize and may crack"
 
 
 CHUCK_JAWS = DieHolding(
     code="chuck-jaws",
     place=11,
     name="die gripped in the chuck's jaws: a last resort",
-    remark="the jaws close the die: it cuts small, whichever way it is turned, and may crack",
+    remark="the jaws close the die: it cuts undersize whichever way it is turned, and may crack",
     tool="die gripped by its rim in the chuck",
     sentence=(
         "Grip the die very lightly by its rim, with the split between two jaws. Hold the piece in the "
@@ -25,8 +25,8 @@ CHUCK_JAWS = DieHolding(
     ),
     cautions=(cautions.DIE_CRACKS, cautions.DIE_BY_HAND),
     notes=(
-        "It comes out small: a nut shakes on it. Try it after four turns, before the rest is spoilt.",
-        "Three jaws press on three places: the thread is not round either.",
+        "The thread comes out undersize and a nut shakes on it. Try it after four turns, before you cut the rest.",
+        "Three jaws press in three places, so the thread is not round either.",
     ),
     power=False,
     off_lathe=True,

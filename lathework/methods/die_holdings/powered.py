@@ -11,15 +11,15 @@ from lathework.methods.die_holdings.holding import DRAWS_ON, LED, DieHolding, su
 SLIPPING_HAND = DieHolding(
     code="slipping-hand",
     place=7,
-    name="holder free on its shaft, slipping in the hand, slow power",
-    remark="quick for small threads; the hand is the clutch and must let go at once",
+    name="holder free on its shaft, gripped by hand, slow power",
+    remark="quick for small threads; your hand is the clutch and must let go at once",
     tool="die in the holder that turns free on its shaft",
     sentence=(
         "Hold the knurled holder in your hand. Run the die on at {speed} or slower, marked side first. "
         "Switch off at turn {stop}; let the holder slip once {turns} are on."
     ),
     cautions=(cautions.DIE_HELD,),
-    notes=("What it bears is grip times radius: no bar, no wrench, no glove.", DRAWS_ON),
+    notes=("It holds only what your hand can grip: no bar, no wrench, no glove.", DRAWS_ON),
     power=True,
     off_lathe=False,
     by_torque=False,
@@ -30,7 +30,7 @@ SLIPPING_HAND = DieHolding(
     set_up_min=6.0,
     spoils=0.03,
     runs_off=LED,
-    straight="square, led by the tailstock",
+    straight="square, guided by the tailstock",
     why_not=suits_any,
 )
 FLOATING_POWER = DieHolding(
@@ -55,14 +55,14 @@ FLOATING_POWER = DieHolding(
     set_up_min=8.0,
     spoils=0.03,
     runs_off=LED,
-    straight="square, led by the tailstock",
+    straight="square, guided by the tailstock",
     why_not=suits_any,
 )
 KEYED_POWER = DieHolding(
     code="keyed-power",
     place=9,
     name="keyed holder, slow power",
-    remark="holds any torque, so it does not forgive: a stop must end the cut",
+    remark="takes any torque and forgives nothing: a stop must end the cut",
     tool="die in the keyed holder",
     sentence=(
         "Run the die on at {speed} or slower, marked side first. Switch off at turn {stop}: the key does not "
@@ -83,6 +83,6 @@ KEYED_POWER = DieHolding(
     set_up_min=10.0,
     spoils=0.04,
     runs_off=LED,
-    straight="square, led by the tailstock",
+    straight="square, guided by the tailstock",
     why_not=suits_any,
 )

@@ -11,11 +11,11 @@ RELEASING = DieHolding(
     code="releasing-power",
     place=10,
     name="releasing holder, slow power",
-    remark="holds any torque and lets go at its stop; its drive must come apart freely, and wears",
+    remark="takes any torque and lets go at its stop; its drive must come apart freely, and it wears",
     tool="die in the releasing holder",
-    sentence="Set the tailstock's stop so that the holder comes off its drive at the end of the thread, "
-    "{turns} on. Run the die on at {speed} or slower, marked side first. Switch off at turn {stop}, or as soon as it "
-    "lets go.",
+    sentence="Set the tailstock's stop so that the holder comes off its drive at the end of the thread, {turns} on. "
+    "Run the die on at {speed} or slower, marked side first. Switch off at turn {stop}, or as soon as the "
+    "holder lets go.",
     cautions=(
         Caution(
             "die-releases",
@@ -26,7 +26,7 @@ RELEASING = DieHolding(
     ),
     notes=(
         DRAWS_ON,
-        "Oil its drive. Burrs on the pins hold it together: stone them off.",
+        "Oil the drive. Stone any burrs off the pins: they keep it from coming apart.",
         "Slide the holder back onto its drive to back the die off.",
     ),
     power=True,
@@ -39,6 +39,6 @@ RELEASING = DieHolding(
     set_up_min=9.0,
     spoils=0.025,
     runs_off=LED,
-    straight="square, led by the tailstock",
+    straight="square, guided by the tailstock",
     why_not=suits_any,
 )

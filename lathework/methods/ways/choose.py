@@ -51,7 +51,7 @@ class Weighed:
     @property
     def missed(self) -> tuple[str, ...]:
         """What is lacking, said to who owns the shop."""
-        return tuple(f"you have no {what.removeprefix('a ').removeprefix('an ')}" for what in self.lacking)
+        return tuple(f"no {what.removeprefix('a ').removeprefix('an ')} in the shop" for what in self.lacking)
 
     def minutes_for(self, pieces: int) -> float:
         """Minutes for so many `pieces` (a count), setting up among them."""
@@ -62,7 +62,7 @@ def weigh(way: Way, wanted: Wanted) -> Weighed:
     """What a way comes to for a thread."""
     set_up, cycle, risk = way.set_up(wanted), way.cycle(wanted), way.risk(wanted)
     each = Figure(
-        "a piece, spoilt ones shared out",
+        "per piece, spoilt ones included",
         cycle.value + risk * REMAKE_MIN,
         "min",
         "each + share spoilt × making another",
@@ -121,12 +121,12 @@ def break_even(few: Weighed, many: Weighed) -> Figure | None:
         f"{many.name} is quicker from",
         math.floor(more / less) + 1,
         "piece",
-        "whole part of ((its set-up − the other's) ÷ (the other's piece − its piece)) + 1",
+        "whole part of ((its set-up − set-up of the other) ÷ (piece by the other − its piece)) + 1",
         PRACTICE,
         (
             Given("its set-up", many.set_up.value, "min"),
-            Given("the other's", few.set_up.value, "min"),
-            Given("the other's piece", few.each.value, "min"),
+            Given("set-up of the other", few.set_up.value, "min"),
+            Given("piece by the other", few.each.value, "min"),
             Given("its piece", many.each.value, "min"),
         ),
     )
@@ -184,11 +184,11 @@ def what_changes(ways: Sequence[Weighed], pieces: int) -> tuple[str, ...]:
         if after is not None and after[0] <= pieces:
             told.append(f"Up to {after[0] - 1} piece{'s' if after[0] > 2 else ''}: {way.name}.")
         elif start > pieces:
-            told.append(f"From {start} pieces on: {way.name}.")
+            told.append(f"From {start} pieces: {way.name}.")
     quicker = [
         one for one in ways if not one.refused and one.lacking and best and one.whole.value < ways[0].whole.value
     ]
-    told += [f"With {' and '.join(one.lacking)}: {one.name}." for one in quicker[:2]]
+    told += [f"If you had {' and '.join(one.lacking)}: {one.name}." for one in quicker[:2]]
     return tuple(told)
 
 
@@ -197,6 +197,6 @@ def cheapest(ways: Sequence[Weighed]) -> str:
     if not ways or ways[0].serves:
         return ""
     if ways[0].refused:
-        return "No way here makes this thread: send it out, or make it another one."
+        return "No method here makes this thread. Send it out, or choose another thread."
     near = ways[0]
-    return f"Get {' and '.join(near.lacking)}, borrowed, bought or made: then {near.name}."
+    return f"Borrow, buy or make {' and '.join(near.lacking)}. Then use {near.name}."

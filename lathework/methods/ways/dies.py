@@ -49,11 +49,11 @@ class DieWay(Way):
         if why := self.holding.why_not(thread, wanted.shoulder):
             yield why
         if thread.single_point:
-            yield "no die cuts this form in one"
+            yield "no die cuts this form in one pass"
         if not self.holding.power:
             return
         if thread.taper:
-            yield "a taper die bites harder with every turn, and must be felt"
+            yield "a taper die bites harder with every turn: your hand must feel it"
             return
         torque, slips = wanted.torque(), self.holding.slips_nm
         driven = why_not_driven(
@@ -84,14 +84,14 @@ class DieWay(Way):
             yield f"{what} ({name_of(near.thing)}: {near.fit.why})" if near else what
         bushes = [bush for bush in wanted.owned(Bush) if guides(bush, wanted.blank_mm).fits]
         if self.holding is GUIDE_BUSH and not bushes:
-            yield "a guide bush bored for its blank"
+            yield "a guide bush bored to the blank"
 
     def merits(self, wanted: Wanted) -> Iterator[str]:
         """What speaks for it."""
         if self.holding is GUIDE_BUSH and wanted.length_mm > DRIFTS * wanted.thread.major_mm:
             yield "keeps a thread this long straight"
         if self.holding.power and wanted.turns > MANY_TURNS:
-            yield f"{wanted.turns:.0f} turns that no hand makes"
+            yield f"{wanted.turns:.0f} turns: too many by hand"
 
     def faults(self, wanted: Wanted) -> Iterator[str]:
         """What speaks against it."""
@@ -100,11 +100,11 @@ class DieWay(Way):
         if off.words and ratio > off.diameters:
             yield off.words
         if ratio > DRIFTS:
-            yield "that long, the die's own lead is felt in the mate"
+            yield "at this length a nut shows the die's own pitch error"
         if self._share(wanted):
-            yield f"takes {wanted.torque().value:.0f} N m in the solid: roughed out with a threading tool first"
+            yield f"takes {wanted.torque().value:.0f} N m on a full blank: rough out first with a threading tool"
         if self.holding.power and wanted.shoulder:
-            yield "run into the shoulder it breaks the die, or worse"
+            yield "if it runs into the shoulder the die breaks, or worse"
 
     def risk(self, wanted: Wanted) -> float:
         """More where a start by eye has far to run off, and where the die's own lead has."""
@@ -118,9 +118,9 @@ class DieWay(Way):
     def borne_by(self, wanted: Wanted) -> str:
         """The hand, what slips, or the key."""
         if self.holding.slips_nm < HAND_BEARS_NM:
-            return f"what holds it, and slips at some {self.holding.slips_nm:g} N m"
+            return f"the holder, which slips at about {self.holding.slips_nm:g} N m"
         if self.holding.power:
-            return "the key of its holder, and the tailstock's"
+            return "the key of its holder, and the key of the tailstock"
         return what_holds(wanted.torque().value).rstrip(".").lower()
 
     def set_up(self, wanted: Wanted) -> Figure:
@@ -135,7 +135,9 @@ class DieWay(Way):
 
     def expected(self, wanted: Wanted) -> Expected:
         """The die's lead, straight as it is guided, a pitch from a shoulder once turned round."""
-        near = left_over("from the shoulder", wanted.thread, TURNED_ROUND_STOP, "Turned round; three pitches without.")
+        near = left_over(
+            "from the shoulder", wanted.thread, TURNED_ROUND_STOP, "One pitch with the die flipped, three without."
+        )
         return Expected("the die's own lead", self.holding.straight, near)
 
 

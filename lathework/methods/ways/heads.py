@@ -33,7 +33,7 @@ class HeadWay(Way):
 
     code = "die-head"
     name = "self-opening die head"
-    remark = "opens at its stop: nothing is run back; half an hour to set, then the quickest"
+    remark = "opens at its stop, so nothing is run back; half an hour to set, then the quickest"
     takes = (("cut", "die-head"),)
     cautions = (cautions.DIE_HEAD,)
     spoils = 0.01
@@ -80,11 +80,11 @@ class HeadWay(Way):
         if wanted.pieces < MANY:
             yield f"half an hour to set for {wanted.pieces} piece{'' if wanted.pieces == 1 else 's'}"
         if wanted.torque().value > HAND_BEARS_NM:
-            yield f"asks {wanted.torque().value:.0f} N m of the tailstock: a key, or a turret"
+            yield f"puts {wanted.torque().value:.0f} N m on the tailstock: it needs a key, or a turret"
         if wanted.shoulder and not wanted.groove_mm:
-            yield "leaves its lead unfinished at the shoulder: it cannot be turned round"
+            yield "leaves the last turns unfinished at the shoulder: it cannot be flipped"
         if wanted.length_mm > DRIFTS * wanted.thread.major_mm:
-            yield "that long, the chasers' own lead is felt in the mate"
+            yield "at this length a nut shows the chasers' own pitch error"
 
     def torque(self, wanted: Wanted) -> Figure:
         """That of a die."""
@@ -114,4 +114,4 @@ class HeadWay(Way):
     def expected(self, wanted: Wanted) -> Expected:
         """The chasers' lead, true to the head; their lead unfinished."""
         near = left_over("from the shoulder", wanted.thread, UNFINISHED_THREADS)
-        return Expected("the chasers' own lead", "true, led by the head's shank", near)
+        return Expected("the chasers' own lead", "true, guided by the head's shank", near)

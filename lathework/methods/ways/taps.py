@@ -46,11 +46,11 @@ class TapWay(Way):
         """Power where it is not safe; forms no tap has."""
         thread, machine = wanted.thread, wanted.machine
         if thread.single_point:
-            yield "no tap cuts this form in one"
+            yield "no tap cuts this form in one pass"
         if not self.holding.power:
             return
         if thread.taper:
-            yield "a taper tap bites harder with every turn, and must be felt"
+            yield "a taper tap bites harder with every turn: your hand must feel it"
             return
         if wanted.blind:
             yield "blind: a tap under power runs into the bottom"
@@ -78,13 +78,13 @@ class TapWay(Way):
     def merits(self, wanted: Wanted) -> Iterator[str]:
         """What speaks for it."""
         if self.holding.power and wanted.turns > MANY_TURNS:
-            yield f"{wanted.turns:.0f} turns that no hand makes"
+            yield f"{wanted.turns:.0f} turns: too many by hand"
 
     def faults(self, wanted: Wanted) -> Iterator[str]:
         """What speaks against it."""
         torque = wanted.torque("tap").value
         if torque > LARGEST_BY_HAND_NM:
-            yield f"takes {torque:.0f} N m: most of it is chased out first"
+            yield f"takes {torque:.0f} N m: cut most of the thread out first with a threading tool"
         if wanted.blind and not self.holding.power:
             yield "blind: taper, second and bottoming tap, one after the other"
 
@@ -95,7 +95,7 @@ class TapWay(Way):
     def borne_by(self, wanted: Wanted) -> str:
         """The wrench, or what slips."""
         if self.holding.power:
-            return f"what holds it, and slips at some {self.holding.slips_nm:g} N m"
+            return f"the holder, which slips at about {self.holding.slips_nm:g} N m"
         return what_holds(wanted.torque("tap").value, "tap").rstrip(".").lower()
 
     def set_up(self, wanted: Wanted) -> Figure:
@@ -111,7 +111,9 @@ class TapWay(Way):
     def expected(self, wanted: Wanted) -> Expected:
         """The tap's lead; straight as it was started; its lead left at the bottom."""
         bottom = left_over("from the bottom", wanted.thread, BOTTOMING_LEAD if wanted.blind else 0.0)
-        straight = "square by eye: a degree or two out" if self.holding.off_lathe else "square, led by the tailstock"
+        straight = (
+            "square by eye: a degree or two out" if self.holding.off_lathe else ("square, guided by the tailstock")
+        )
         return Expected("the tap's own lead", straight, bottom)
 
 

@@ -45,7 +45,7 @@ class ToolWay(Way):
 
     code = "threading-tool"
     name = "single point, on the leadscrew"
-    remark = "true in pitch and straight, any size; slow, and the hand must be quick at the end"
+    remark = "true in pitch and straight, any size; slow, and your hand must be quick at the end of each pass"
     takes = (("cut", "threading-tool"),)
     cautions = (cautions.CHASE, cautions.GEARS)
     spoils = 0.02
@@ -59,9 +59,9 @@ class ToolWay(Way):
         screw = machine.leadscrew
         if screw is None:
             if lathes and not any(lathe.leadscrew for lathe in lathes):
-                yield f"a leadscrew ({name_of(lathes[0])}: nobody said its pitch)"
+                yield f"a leadscrew ({name_of(lathes[0])}: pitch not given)"
         elif machine.gears and not in_box(lead, machine.gearbox) and not best_train(lead.mm, screw.mm, machine.gears):
-            yield "wheels that cut its pitch"
+            yield "change gears that cut its pitch"
 
     def lacking(self, wanted: Wanted) -> Iterator[str]:
         """A threading tool of its angle, a leadscrew, wheels."""
@@ -77,15 +77,15 @@ class ToolWay(Way):
         if wanted.thread.single_point:
             yield "the only way to cut this form"
         if wanted.length_mm > LONG * wanted.thread.major_mm:
-            yield "a thread this long wants a true pitch"
+            yield "a thread this long needs an accurate pitch"
 
     def faults(self, wanted: Wanted) -> Iterator[str]:
         """Slow; no room to stop; a taper wants an attachment."""
         yield f"{self._passes(wanted)} passes for each piece"
         if wanted.shoulder and not wanted.groove_mm:
-            yield "no groove: the tool must be drawn out in time, or cut from the shoulder in reverse"
+            yield "no groove: withdraw the tool in time, or cut away from the shoulder in reverse"
         if wanted.thread.taper:
-            yield "wants a taper attachment, or the tailstock set over"
+            yield "needs a taper attachment, or the tailstock set over"
 
     def torque(self, wanted: Wanted) -> Figure | None:
         """None: no tool turns in the work."""
@@ -93,7 +93,7 @@ class ToolWay(Way):
 
     def borne_by(self, wanted: Wanted) -> str:
         """The leadscrew."""
-        return "the leadscrew and its nuts"
+        return "the leadscrew and the half nuts"
 
     def _passes(self, wanted: Wanted) -> int:
         thread = wanted.thread
@@ -122,18 +122,18 @@ class ToolWay(Way):
         return minutes(
             "each",
             passes * (wanted.turns / speed + RETURN_MIN) + TRYING_MIN,
-            "passes × (turns ÷ speed + return) + trying the mate",
+            "passes × (turns ÷ speed + return) + trying the mating part",
             Given("passes", passes),
             Given("turns", wanted.turns),
             Given("speed", speed, "rev/min"),
             Given("return", RETURN_MIN, "min"),
-            Given("trying the mate", TRYING_MIN, "min"),
+            Given("trying the mating part", TRYING_MIN, "min"),
         )
 
     def expected(self, wanted: Wanted) -> Expected:
         """The leadscrew's pitch; full into a groove, a pitch short without."""
         near = left_over("from the shoulder", wanted.thread, 0.0 if wanted.groove_mm else 1.0)
-        return Expected("the leadscrew's, as its gears have it", "as straight as the lathe turns", near)
+        return Expected("the leadscrew's, through its change gears", "as straight as the lathe turns", near)
 
 
 class InsideToolWay(ToolWay):
@@ -148,14 +148,14 @@ class InsideToolWay(ToolWay):
     def refused(self, wanted: Wanted) -> Iterator[str]:
         """Bores no bar goes into, or that are too deep for one."""
         if wanted.blank_mm < LEAST_BORE_MM:
-            yield f"no threading bar goes into a bore under {LEAST_BORE_MM:g} mm: only a tap will do"
+            yield f"no threading bar fits a bore under {LEAST_BORE_MM:g} mm: use a tap"
         elif wanted.length_mm > SPRINGS * wanted.blank_mm:
-            yield f"a bar that reaches {wanted.length_mm / wanted.blank_mm:.0f} diameters deep springs away"
+            yield f"a bar reaching {wanted.length_mm / wanted.blank_mm:.0f} diameters deep deflects"
         if wanted.thread.taper:
-            yield "a taper is reamed and tapped"
+            yield "ream and tap a taper"
 
     def faults(self, wanted: Wanted) -> Iterator[str]:
         """Slow; blind holes want a recess."""
         yield f"{self._passes(wanted)} passes for each piece, by feel"
         if wanted.blind:
-            yield "wants a recess at the bottom to run out into"
+            yield "needs a recess at the bottom for the tool to run into"

@@ -135,7 +135,7 @@ class Chucking:
     @property
     def out_words(self) -> str:
         """What holds the work so far behind its face: the jaws, or a steady in their place."""
-        return "to the steady" if self.steadied else "stick-out"
+        return "as far as the steady" if self.steadied else "stick-out"
 
     @property
     def ratio(self) -> float:
@@ -147,12 +147,12 @@ class Chucking:
         """What it is called among the other holdings."""
         end = "Second end" if self.second else "First end"
         if self.begins:
-            return end if "turn" in self.does else f"{end}, held short"
+            return end if "turn" in self.does else f"{end}, short stick-out"
         if "turn" in self.does:
-            return f"{end}, drawn out on the centre" if self.centred else f"{end}, drawn out in steps"
+            return f"{end}, pulled out on the centre" if self.centred else f"{end}, pulled out in steps"
         if self.parted:
-            return "Drawn out for the die" if "thread" in self.does else "Drawn out to part off"
-        return f"{end}, held short again"
+            return "Pulled out for the die" if "thread" in self.does else "Pulled out to part off"
+        return f"{end}, short stick-out again"
 
     def behind_mm(self, at_mm: float) -> float:
         """How far a place `at_mm` from the part's right-hand end lies behind this face (millimetres)."""

@@ -77,12 +77,12 @@ def _long(job: Job, ratio: float) -> Settled:
         f"{told(part.overall_mm, unit)} of a {told(part.stock.across.mm, unit, fine=True)} bar is {ratio:.1f} diameters"
     )
     if over(ratio, STEADY_RATIO):
-        text = f"{bar}: over {STEADY_RATIO:.0f} nothing hangs out unsupported. Sawn blanks, each end held short."
+        text = f"{bar}: over {STEADY_RATIO:.0f}, nothing may stick out unsupported. Saw blanks and hold each end short."
         return Settled("blanks-first", Notice("long-refused", "method.order", text))
     if job.method.overruled:
         text = f"{bar}; parted off the bar anyway: {job.method.overruled}"
         return Settled("from-the-bar", Notice("long-overruled", "method.overruled", text))
-    text = f"{bar}, over {most}: sawn blanks, each end held short. To part it off the bar anyway, say why."
+    text = f"{bar}, over {most}: saw blanks and hold each end short. To part it off the bar anyway, give a reason."
     return Settled("blanks-first", Notice("long-part", "method.order", text))
 
 
@@ -117,4 +117,4 @@ def settle(job: Job, ends: Ends, *, guided: bool, blanks: bool = False) -> Settl
 
 def _short(part: Part, ends: Ends, unit: LengthUnit) -> str:
     left = max(0.0, part.overall_mm - cut_mm(part, ends.first))
-    return f"A sawn blank would leave the jaws {told(left, unit)} to hold: it is made on its bar and parted off."
+    return f"A sawn blank would leave only {told(left, unit)} for the jaws, so it is made on the bar and parted off."

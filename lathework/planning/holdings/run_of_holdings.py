@@ -189,7 +189,7 @@ def _short(work: Work, base: Chucking) -> Chucking:
     length = base.grip.length_mm + base.stick_out_mm
     words = BOLT_SHANK if work.part.stock.form == "bolt" else base.grip.words
     if base.second:
-        length, words = base.made[-1].far_mm, "the end that is not worked yet"
+        length, words = base.made[-1].far_mm, "the end not yet worked"
     across = work.part.stock.across.mm
     grip = Grip(words, across, length - HOLD_CLEARANCE_MM, base.bar_mm, flats=across < base.bar_mm)
     return replace(base, here=0, grip=grip, stick_out_mm=HOLD_CLEARANCE_MM, worked_mm=0.0, does=("face", "bore"))

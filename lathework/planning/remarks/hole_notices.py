@@ -40,13 +40,13 @@ def _along(work: Work, bore: Bore, bore_work: BoreWork, field: str, *, drilled_f
     left = part.overall_mm - deep
     if bore.depth is not None and not part.stock.one_ended and 0 <= left < FLOOR_MM:
         text = (
-            f"The drill's point leaves only {told(left, unit)} of metal under this hole: it bulges, or breaks through. "
-            "Make the hole shallower, or let it go through."
+            f"The drill's point leaves only {told(left, unit)} of metal under this hole: it bulges or breaks "
+            "through. Make the hole shallower, or make it a through hole."
         )
         yield Notice("thin-floor", f"{field}.depth", text)
     if wall < THIN_WALL * across:
         text = (
-            f"The wall round this hole is {told(max(0.0, wall), unit)} at its thinnest, under "
+            f"The wall round this hole is only {told(max(0.0, wall), unit)} at its thinnest, less than "
             f"{show_share(THIN_WALL)} of the hole: {_thin(work, bore, drilled_first=drilled_first)}"
         )
         yield Notice("thin-wall", field, text)
@@ -68,7 +68,10 @@ def _blind_press(work: Work, bore: Bore, field: str) -> Iterator[Notice]:
         return
     vented = any(one.end == bore.end and one.id != bore.id and one.depth is None for one in work.part.bores)
     if not vented:
-        text = "Pressed in here a part shuts the air in, and comes out again: drill a vent, or let the hole through."
+        text = (
+            "A part pressed into this blind hole traps air and comes out again. Drill a vent, or make the hole "
+            "go through."
+        )
         yield Notice("blind-press", f"{field}.depth", text)
 
 
@@ -78,10 +81,10 @@ def _across(work: Work, bore: Bore, field: str) -> Iterator[Notice]:
     across, thick = largest_mm(bore), thickness_mm(part, bore)
     if across > thick * WEAK_SHARE:
         share = show_share(across / thick)
-        text = f"The hole across takes {share} of the thickness there: that is where the part will break."
+        text = f"The cross hole takes {share} of the thickness there: the part will break at that point."
         yield Notice("cross-weak", field, text)
     if min(bore.at.mm, part.overall_mm - bore.at.mm) - across / 2 < NEAR_END * across:
-        text = "Less than its own diameter stands between the hole across and the end: it tears out under load."
+        text = "The cross hole is closer to the end than its own diameter: it will tear out under load."
         yield Notice("cross-near-end", f"{field}.at", text)
 
 
@@ -90,22 +93,25 @@ def _drills(work: Work, ways: tuple[Chucking, ...], bore: Bore, bore_work: BoreW
         return
     name = bore.thread.designation
     if bore_work.taper is not None:
-        text = f"{name} seals a pipe: for gas, steam or pressure local codes and a licensed trade decide."
+        text = f"{name} seals a pipe. For gas, steam or pressure ask a licensed trade first: local codes decide."
         yield Notice("pipe-thread", f"{field}.thread", text)
     elif bore_work.bored and not bore_work.chased:
         whose = "you own" if work.job.setup.own_drills else "of the racks"
-        text = f"No drill {whose} comes near what {name} wants: bore the hole, or add the drill you have to the list."
+        text = f"No drill {whose} is near what {name} needs. Bore the hole, or add your drill to the list."
         yield Notice("no-drill", "setup.drills", text)
     else:
         yield from _wide(work, bore.thread, bore_work, field)
         yield from _better(work, bore.thread, bore, bore_work)
     if bore.cutter.forms and not work.job.material.form_tap:
-        text = f"No form tap in {work.job.material.name}: it cracks instead of flowing. Cut the thread."
+        text = f"Do not use a form tap in {work.job.material.name}: it cracks. Use a cutting tap."
         yield Notice("form-tap-brittle", f"{field}.cut", text)
     if not bore_work.chased:
         margin = margin_of(work, bore_work, bore.thread)
         if margin is not None and likely_breaks(margin):
-            text = f"The {name} tap bears only {margin.value:.1f} times its torque: drill larger, or chase the thread."
+            text = (
+                f"The {name} tap can take only {margin.value:.1f} times the torque it needs: drill larger, or cut "
+                "the thread single point."
+            )
             yield Notice("tap-breaks", f"{field}.thread", text)
     chucking = next((way for way in ways if way.faces == bore.end), None)
     if chucking is not None:
@@ -122,7 +128,7 @@ def _way(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread, fi
         why, how = by_hand_because(work, bore_work, chucking), "by hand, not under power"
         if way.off_lathe:
             why, how = "would be drilled far past the part on its bar", "when the piece is parted off"
-        yield Notice("blind-by-hand", "method.tapping", f"{thread.designation} {why}: it is tapped {how}.")
+        yield Notice("blind-by-hand", "method.tapping", f"{thread.designation} {why}, so it is tapped {how}.")
 
 
 def _wide(work: Work, thread: Thread, bore_work: BoreWork, field: str) -> Iterator[Notice]:
@@ -145,8 +151,7 @@ def _better(work: Work, thread: Thread, bore: Bore, found: BoreWork) -> Iterator
     if found.percent is not None and best.percent is not None and much_nearer(best, found, racks.percent(thread)):
         ours, theirs = found.percent.value, best.percent.value
         text = (
-            f"Of your drills {found.name} comes nearest, and leaves {ours:.0f} % thread; "
-            f"{best.name} would leave {theirs:.0f} %."
+            f"{found.name} is the nearest of your drills ({ours:.0f} % thread); {best.name} would give {theirs:.0f} %."
         )
         yield Notice("better-drill", "setup.drills", text)
 

@@ -36,7 +36,7 @@ def _comes_out(part: Part, own: BoreWork, unit: LengthUnit) -> str:
     deep = deep_mm(own, part.overall_mm)
     most = own.bore.depth.mm - (deep - part.overall_mm)
     why = "with its point, the tap's lead and room for chips" if own.bore.thread is not None else "with its point"
-    text = f"No plan: drilled {told(deep, unit)} deep {why}, this hole comes out of the far end. "
+    text = f"No plan: drilled {told(deep, unit)} deep {why}, this hole breaks through the far end. "
     if most > 0:
         text += f"Make it less than {told(most, unit)} deep, the part longer, or leave the depth empty to go through."
     else:
@@ -64,10 +64,10 @@ def _taken(part: Part, own: BoreWork, works: list[BoreWork], unit: LengthUnit) -
             mouth, by = taken, at
     left = whole - mouth - bottom
     if left < LEAST_TURNS * thread.pitch_mm and by:
-        return f"No plan: hole {by} is wider than this thread and bores it away. {told(max(0.0, left), unit)} is left."
+        return f"No plan: hole {by} is wider than this thread and removes it. {told(max(0.0, left), unit)} is left."
     if depth is not None and bottom > 0:
         return (
-            f"No plan: hole {by} from the other end bores away the last {told(bottom, unit)} of this thread. Make it "
-            f"{told(whole - bottom, unit)} deep at most, or the other hole shallower."
+            f"No plan: hole {by} from the other end removes the last {told(bottom, unit)} of this thread. "
+            f"Make the thread at most {told(whole - bottom, unit)} deep, or the other hole shallower."
         )
     return ""

@@ -25,8 +25,8 @@ from lathework.planning.threads.wanted import wanted_outside
 from lathework.planning.work import Work
 from lathework.units import convert
 
-PROOF = "Leave the pressure test to those licensed for it."
-LESS_PROVEN = "Left-hand and several starts are less proven here: read every step first, and try it in scrap."
+PROOF = "Leave the pressure test to a licensed trade."
+LESS_PROVEN = "Left-hand and multi-start threads are less proven here: read every step first, and try it in scrap."
 SHORT_THREAD = 4.0
 """A groove that takes more than one part in so many of the thread's length is remarked on (practice)."""
 SUM_MM = 0.02
@@ -47,7 +47,7 @@ def _threads(work: Work) -> Iterator[Notice]:
         yield from _way(work, number)
         why = by_hand_because(work, found)
         if why:
-            text = f"{found.thread.designation} {why}: its die is turned by hand."
+            text = f"{found.thread.designation} {why}, so its die is turned by hand."
             yield Notice("die-by-hand", "method.holder", text)
         if found.left_on(work.part.stock.corners_mm):
             over = told(work.part.stock.corners_mm - found.blank_mm, work.job.unit, fine=True)
@@ -127,7 +127,7 @@ def _taper(work: Work, number: int, thread_work: ThreadWork, taper: TaperBlank) 
     if length < wanted - SUM_MM:
         behind = f" and {told(lead, work.job.unit)} for the lead of its die" if thread_work.shoulder else ""
         text = (
-            f"{name} has {told(useful, work.job.unit)} of useful thread{behind}: make it {told(wanted, work.job.unit)}."
+            f"{name} has {told(useful, work.job.unit)} of useful thread{behind}. Make it {told(wanted, work.job.unit)}."
         )
         yield Notice("taper-short", f"{field}.length", text)
     text = f"{name} seals on its thread, with tape or compound. {PROOF}"
@@ -139,9 +139,9 @@ def _sizes(work: Work) -> Iterator[Notice]:
     if part.stated is not None and abs(part.stated.mm - part.overall_mm) > SUM_MM:
         over = part.overall_mm - part.stated.mm
         text = (
-            f"The sections add up to {told(part.overall_mm, unit)}, the overall length says "
-            f"{told(part.stated.mm, unit)}: {told(abs(over), unit)} too {'much' if over > 0 else 'little'}. "
-            "The plan follows the sections."
+            f"The sections add up to {told(part.overall_mm, unit)}; the overall length is "
+            f"{told(part.stated.mm, unit)}: {told(abs(over), unit)} too {{'long' if over > 0 else 'short'}}. "
+            "The plan uses the sections."
         )
         yield Notice("sum-differs", "part.overall_length", text)
     for number, section in enumerate(part.sections):
@@ -150,8 +150,9 @@ def _sizes(work: Work) -> Iterator[Notice]:
         most = largest_across_flats(MILLED[section.shape], part.stock.corners_mm, "mm").value
         if section.across.mm > most + SUM_MM:
             text = (
-                f"This bar gives a sharp {section.shape} of {told(most, unit, fine=True)} across at most: "
-                f"at {told(section.across.mm, unit, fine=True)} the corners stay rounded."
+                f"From this bar a {section.shape} with sharp corners can be at most "
+                f"{told(most, unit, fine=True)} across: at {told(section.across.mm, unit, fine=True)} the "
+                "corners stay rounded."
             )
             yield Notice("corners-rounded", f"part.sections.{number}.across", text)
 
@@ -162,12 +163,12 @@ def _holding(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Notice]:
     for chucking in ways:
         grip = chucking.grip
         if grip.on_thread:
-            text = f"The second end can only be held by {grip.words}, finished: protect it, or make the body longer."
+            text = f"The second end can be held only on the finished {grip.words}: protect it, or lengthen the body."
             yield Notice("grips-thread", "method.order", text)
         elif grip.length_mm < LEAST_GRIP_MM - 0.01:
             text = (
-                f"Only {told(max(0.0, grip.length_mm), work.job.unit)} of {grip.words} can be held: soft jaws bored to "
-                "it, light cuts."
+                f"Only {told(max(0.0, grip.length_mm), work.job.unit)} of {grip.words} can be held: bore soft "
+                "jaws to it and take light cuts."
             )
             yield Notice("grip-short", "method.order", text)
         yield from _support(work, chucking)
@@ -178,9 +179,9 @@ def _turned_about(work: Work) -> Iterator[Notice]:
     """That the end which is made first is not the one that stands first."""
     if not work.ends.turned_about or work.otherwise.swapped:
         return
-    text = "The head stands first: the other end is made first, the head last."
+    text = "The head is listed first, but the other end is made first and the head last."
     if work.ends.second:
-        text = "The taper is made last, from its small end, the piece held by its other end."
+        text = "The taper is made last, from its small end, with the piece held by its other end."
     yield Notice("turned-about", "part.sections", text)
 
 
@@ -188,15 +189,17 @@ def _support(work: Work, chucking: Chucking) -> Iterator[Notice]:
     """Why an end runs on a centre, or on a steady too, that nobody asked for."""
     if "turn" not in chucking.does or not chucking.centred or chucking.faces in work.otherwise.centred:
         return
-    long = f"An end is worked over {chucking.worked_mm / chucking.grip.across_mm:.1f} diameters"
+    long = f"An end is {chucking.worked_mm / chucking.grip.across_mm:.1f} diameters long"
     if chucking.carried == "steady":
         yield Notice(
-            "wants-steady", "method.support", f"{long}, over {STEADY_RATIO:.0f}: centre and travelling steady."
+            "wants-steady", "method.support", f"{long}, over {STEADY_RATIO:.0f}: use a centre and a travelling steady."
         )
     elif work.job.method.support == "chuck":
         slim = not over(chucking.worked_mm, CENTRE_RATIO * chucking.grip.across_mm)
-        why = "An end is slender" if slim else f"{long}, over {CENTRE_RATIO:.0f}"
-        yield Notice("wants-centre", "method.support", f"{why}: it runs on the centre. To do without, say why.")
+        why = "An end is slender" if slim else f"{long} (over {CENTRE_RATIO:.0f})"
+        yield Notice(
+            "wants-centre", "method.support", f"{why}: the plan uses a centre. To work without one, give a reason."
+        )
 
 
 def notices(work: Work, ways: tuple[Chucking, ...], left: tuple[Breach, ...]) -> tuple[Notice, ...]:
@@ -204,7 +207,7 @@ def notices(work: Work, ways: tuple[Chucking, ...], left: tuple[Breach, ...]) ->
     out = [*_threads(work), *_sizes(work), *hole_notices(work, ways, left), *_holding(work, ways)]
     out += milling_notices(work, ways)
     if work.dry_against_advice and work.part.threads:
-        text = f"Cut dry, {work.job.material.name} tears and breaks taps: put on {work.job.material.lubricant}."
+        text = f"Use {work.job.material.lubricant}: cut dry, {work.job.material.name} tears and breaks taps."
         out.append(Notice("runs-dry", "method.lubricant", text))
     if work.job.identified is not None:
         out.append(

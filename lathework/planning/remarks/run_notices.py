@@ -12,48 +12,48 @@ from lathework.units import LengthUnit
 TORQUES = ("torque", "holds")
 """Sizes of a breach that are newton metres; the others are lengths."""
 LEFT: Mapping[Code, str] = {
-    "bar-over-bore": "This bar, {bar} thick, does not pass the spindle's bore of {bore}: saw it into lengths that the "
-    "jaws alone hold.",
-    "bar-springs": "A boring bar that goes into {hole} springs over {deep}: light cuts, the same dial thrice, or a "
-    "reamer.",
-    "blade-reach": "This parting blade reaches some {reach} deep; this bar wants {deep}. Part as deep as it goes and "
-    "saw through with the spindle stopped, or take a wider blade.",
-    "centre-wide": "A centre hole {hole} across is too large for this end, which comes down to {end}. Run the centre "
-    "in a stub that is left longer and cut off last.",
-    "comes-out": "Drilled {deep} deep, this hole comes out of the far end.",
-    "cut-away": "Another hole takes {over} of this one away.",
-    "drill-reach": "This hole is {deep} deep; a usual drill of this size clears its chips to some {reach}. Take a long "
-    "one, drawn back at every half diameter, or drill from both ends.",
-    "grip-lever": "{stick_out} stands out of {gripped} in the jaws: bring up a centre, or leave more to hold.",
-    "holder-short": "{thread} of thread passes through the die; a usual holder takes in some {takes}. Use one that is "
-    "hollow right through, or a die stock.",
-    "jaws-small": "The jaws of a usual chuck close on {least} at the least, not on {across}: hold it in a collet or a "
+    "bar-over-bore": "This bar ({bar}) does not fit the spindle bore ({bore}). Saw it into lengths that the jaws "
+    "can hold.",
+    "bar-springs": "A boring bar that fits {hole} springs over {deep}. Take light cuts and two spring passes, or "
+    "use a reamer.",
+    "blade-reach": "This parting blade reaches about {reach} deep; this bar needs {deep}. Part as deep as it "
+    "goes and saw through with the spindle stopped, or use a wider blade.",
+    "centre-wide": "A centre hole of {hole} is too large for this end, which is turned down to {end}. Leave a "
+    "longer stub for the centre and cut it off last.",
+    "comes-out": "Drilled {deep} deep, this hole breaks through the far end.",
+    "cut-away": "Another hole removes {over} of this one.",
+    "drill-reach": "This hole is {deep} deep; a standard drill of this size clears its chips to about {reach}. "
+    "Use a long drill and withdraw it every half diameter, or drill from both ends.",
+    "grip-lever": "{stick_out} sticks out and only {gripped} is in the jaws. Use a centre, or leave more to hold.",
+    "holder-short": "{thread} of thread passes through the die; a standard holder takes about {takes}. Use a "
+    "holder that is hollow right through, or a die stock.",
+    "jaws-small": "The jaws of a standard chuck close down to {least}, not to {across}. Hold it in a collet or a "
     "drill chuck.",
-    "no-wall": "This part comes down to {left} round a hole of {hole}: take a smaller hole, or less of a chamfer.",
-    "not-made": "No step makes this size to its limits.",
-    "slips": "Cutting this thread takes some {torque} N m, and what holds the work gives way at about {holds} N m. "
-    "Mark the work at a jaw, tighten, and stop if the mark moves; or hold it by flats or in a bush.",
-    "tail-over-bore": "{behind} of this part stands behind the jaws, {across} thick there, and the spindle's bore is "
-    "{bore}: hold it by its far end instead, with a fixed steady near the end that is worked.",
-    "tap-reach": "The tap has to go {deep} deep; a usual one of this size reaches some {reach}. Take one with a long, "
-    "thin shank, or less thread: two diameters hold.",
+    "no-wall": "Only {left} of diameter is left round a hole of {hole}. Make the hole or the chamfer smaller.",
+    "not-made": "No step makes this size within its limits.",
+    "slips": "Cutting this thread takes about {torque} N m, and the work slips in its holding at about {holds} N "
+    "m. Mark the work at a jaw, tighten, and stop if the mark moves. Or hold it by flats or in a bush.",
+    "tail-over-bore": "{behind} of this part is behind the jaws, {across} in diameter there, and the spindle "
+    "bore is {bore}. Hold it by its far end instead, with a fixed steady near the end being worked.",
+    "tap-reach": "The tap must go {deep} deep; a standard one of this size reaches about {reach}. Use a tap with "
+    "a long, thin shank, or less thread: two diameters are enough.",
 }
 """What is said where nothing else was found that goes."""
 MENDED: Mapping[Code, str] = {
-    "bar-over-bore": "This bar, {bar} thick, does not pass the spindle's bore of {bore}: it is sawn into lengths, and "
-    "the jaws alone hold them.",
-    "blade-reach": "This parting blade reaches some {reach} deep; this bar wants {deep}. So the plan begins with sawn "
-    "blanks. To part it off, take a wider blade.",
-    "grip-lever": "{stick_out} would stand out of {gripped} in the jaws: it runs on the centre.",
-    "slips": "Cutting this thread takes some {torque} N m; held by the other end the work gives way at about {holds} "
-    "N m. So this thread is cut first, on the bar.",
-    "tail-over-bore": "In the usual order {behind} of the part would stand behind the jaws, {across} thick, and the "
-    "spindle's bore is {bore}. So its ends are made the other way round.",
+    "bar-over-bore": "This bar ({bar}) does not fit the spindle bore ({bore}), so it is sawn into lengths that "
+    "the jaws hold.",
+    "blade-reach": "This parting blade reaches about {reach} deep; this bar needs {deep}. So the plan starts "
+    "with sawn blanks. To part it off, use a wider blade.",
+    "grip-lever": "{stick_out} would stick out with only {gripped} in the jaws, so it runs on the centre.",
+    "slips": "Cutting this thread takes about {torque} N m; held by the other end the work slips at about "
+    "{holds} N m. So this thread is cut first, on the bar.",
+    "tail-over-bore": "In the usual order {behind} of the part would be behind the jaws, {across} in diameter, "
+    "and the spindle bore is {bore}. So the ends are made in the other order.",
 }
 """What is said where the plan does otherwise for it."""
 STEADIED = (
-    "{behind} of this blank would stand behind the jaws, {across} thick, and the spindle's bore is {bore}: the chuck "
-    "has its far end, and a fixed steady holds the end that is worked."
+    "{behind} of this blank would be behind the jaws, {across} in diameter, and the spindle bore is {bore}. "
+    "So the chuck holds the far end, and a fixed steady supports the end being worked."
 )
 """The same, of a blank that runs in a steady."""
 _FIELDS: Mapping[Code, str] = {

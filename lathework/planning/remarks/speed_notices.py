@@ -16,7 +16,7 @@ def unknown_speeds(job: Job, operations: Iterable[Operation]) -> tuple[Notice, .
     if job.setup.speeds or not any(one.name == BELIEVED for one in given):
         return ()
     text = (
-        f"No spindle speeds are given: the plan keeps to {MOST_BELIEVED:g} rev/min. Name your lathe, or type the "
-        "speeds it has."
+        f"No spindle speeds are given: the plan stays below {MOST_BELIEVED:g} rev/min. Choose your lathe, or "
+        "type its speeds."
     )
     return (Notice("unknown-speeds", "setup.speeds", text),)

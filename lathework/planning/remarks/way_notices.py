@@ -12,6 +12,6 @@ def refused(ways: Sequence[Way], code: str, wanted: Wanted, field: str, because:
     """Why the way of that `code` among `ways` does not suit a thread, beside the `field` that chose it; with the reason
     it is taken all the same, where one was given."""
     way = next(one for one in ways if one.code == code)
-    kept = f" Taken all the same: {because}" if because else ""
+    kept = f" Chosen all the same: {because}" if because else ""
     for why in way.refused(wanted):
         yield Notice("way-refused", field, f"{way.name[0].upper()}{way.name[1:]}: {why}.{kept}")

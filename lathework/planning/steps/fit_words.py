@@ -7,13 +7,15 @@ from lathework.fits.fit import FIT, FitCode, Limits
 from lathework.fits.press import heat_wanted
 from lathework.units import LengthUnit, convert
 
-OUTSIDE = "Let it cool before the last cut: warm work measures large. The last hundredth by emery on a flat file."
+OUTSIDE = (
+    "Let it cool before the last cut: warm work measures large. Take the last hundredth with emery on a flat file."
+)
 INSIDE = (
     "Let it cool before the last cut. Take the last hundredth with a lap; never put a finger with emery "
     "into a bore that is turning."
 )
-AS_TURNED = "Leave it as turned, no polish: the compound keys in the grooves."
-TRY = "Try the mate before the piece leaves the chuck."
+AS_TURNED = "Leave it as turned, unpolished: the compound grips in the tool marks."
+TRY = "Try the mating part before the piece leaves the chuck."
 STEEL = 11.7
 """What the outer part is supposed to expand by where it is another one: steel, in millionths a kelvin (practice)."""
 SHRINKS_TO = 40.0

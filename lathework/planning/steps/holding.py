@@ -20,28 +20,29 @@ from lathework.units import convert
 LONG_BAR_MM = 600.0
 """Length of a bar that stands out of the spindle's rear end on a small lathe (practice)."""
 KNIFE = "right-hand knife tool"
-CLEAN_JAWS = "Soft jaws or a strip of shim keep a finished diameter clean; true it up before you cut."
-SHORT_GRIP = (
-    "That is little to hold: back it against the step of the soft jaws, light cuts; or stick it to a faced stub."
-)
+CLEAN_JAWS = "Protect a finished diameter with soft jaws or a strip of shim, and true it up before you cut."
+SHORT_GRIP = "Little to hold: seat it against the step of soft jaws and take light cuts, or glue it to a faced stub."
 LONG_IN_SPINDLE_MM = 50.0
 """Length behind the jaws from which a blank goes into the spindle (practice)."""
 INTO_SPINDLE = "The rest goes into the spindle."
-TOO_THICK = "Hold the far end, with a fixed steady near this one."
-IF_THICK = f"{INTO_SPINDLE} Too thick for its bore? {TOO_THICK}"
-HEAD_IN_CHUCK = "Pass the head through the open jaws into the chuck's bore, and close them on the shank."
-CENTRE_STAYS = "The centre stays in while you turn and groove; draw it back for the die."
-CENTRE_STAYS_ON = "The centre stays in until everything here is cut, the thread too."
-CENTRE_STAYS_IN = "The centre stays in while you turn."
+TOO_THICK = "Hold the far end, with a fixed steady near this end."
+IF_THICK = f"{INTO_SPINDLE} Too thick for the bore? {TOO_THICK}"
+HEAD_IN_CHUCK = "Pass the head through the open jaws into the chuck's bore, and close the jaws on the shank."
+CENTRE_STAYS = "Leave the centre in while you turn and groove. Draw it back for the die."
+CENTRE_STAYS_ON = "Leave the centre in until everything here is cut, the thread too."
+CENTRE_STAYS_IN = "Leave the centre in while you turn."
 IN_STEADY = (
-    "Hold the {words} by its far end, and set the fixed steady {{stick_out}} behind the end that is worked, its jaws "
-    "oiled. "
+    "Hold the {words} by its far end, and set the fixed steady {{stick_out}} behind the end being worked, "
+    "its jaws oiled. "
 )
-RUNS_TRUE = "True the far end in the chuck first: in the steady a bent or untrue blank is bored and centred askew."
-NOT_MADE = "the end that is not made yet"
-CENTRE_SHOWS = "The part keeps the centre hole: tell whoever gets it, or face it off a longer blank."
-IN_THE_MOUTH = "Break the mouth of the hole to 60° and bring up the tailstock centre in it, oiled."
-OTHER_MOUTH = "Countersink the mouth of the thread that comes through."
+RUNS_TRUE = (
+    "True the far end in the chuck first: a bent or untrue blank runs out in the steady, and is centred and "
+    "bored off axis."
+)
+NOT_MADE = "the end not yet made"
+CENTRE_SHOWS = "The part keeps a centre hole. Tell whoever gets it, or start with a longer blank and face it off."
+IN_THE_MOUTH = "Chamfer the mouth of the hole to 60° and bring the tailstock centre up into it, oiled."
+OTHER_MOUTH = "Countersink the mouth of the thread where it comes through."
 
 
 def speed(work: Work, diameter_mm: float) -> Figure:
@@ -81,7 +82,7 @@ def stick_out_figure(work: Work, chucking: Chucking) -> Figure:
         return along(work, chucking.out_words, out, added((worked, clear)), worked, clear)
     beyond = given("kerf", work.job.setup.parting_blade)
     if chucking.overrun_mm:
-        beyond = given_mm("what the die runs out into", chucking.overrun_mm, unit)
+        beyond = given_mm("room for the die to run out", chucking.overrun_mm, unit)
     facing = [given_mm("facing", chucking.spare_mm, unit)] if chucking.spare_mm else []
     inputs = [whole, *facing, beyond, clear]
     return along(work, chucking.out_words, out, added(inputs), *inputs)
@@ -98,13 +99,13 @@ def rest_behind(work: Work, chucking: Chucking) -> str:
     bore = work.job.setup.bore
     if bore is None:
         return IF_THICK
-    return INTO_SPINDLE if chucking.bar_mm <= bore.mm else f"It does not pass the spindle's bore. {TOO_THICK}"
+    return INTO_SPINDLE if chucking.bar_mm <= bore.mm else f"It does not fit the spindle bore. {TOO_THICK}"
 
 
 def _thread_guard(chucking: Chucking) -> tuple[str, ...]:
     if not chucking.grip.on_thread:
         return ()
-    return ("Jaws on a bare thread flatten its crests: the bush, two locked nuts, or a wrap of copper.",)
+    return ("Jaws on a bare thread flatten its crests: use the split bush, two locked nuts, or a wrap of copper.",)
 
 
 def gripped(chucking: Chucking) -> Hold:
@@ -138,7 +139,7 @@ def hold_again(work: Work, chucking: Chucking) -> Operation:
         "ratio": ratio_figure(chucking),
         "gripped": along(
             work,
-            "length in the jaws, at most",
+            "greatest length in the jaws",
             grip.length_mm,
             "held behind the jaws' face",
             given_mm("held behind the jaws' face", grip.length_mm, work.job.unit),
@@ -152,8 +153,8 @@ def hold_again(work: Work, chucking: Chucking) -> Operation:
         key=keyed("hold", chucking.faces),
         kind="hold",
         title="Turn end for end",
-        sentence=f"Turn the piece end for end, {outward} outward, and hold it in {into} by {grip.words}, "
-        f"{{grip}} across{flats}; {{stick_out}} stands out.",
+        sentence=f"Turn the piece end for end, {outward} outward. Hold it in {into} by {grip.words}, {{grip}} across"
+        f"{flats}, with {{stick_out}} sticking out.",
         headline="stick_out",
         figures=figures,
         tool="four-jaw chuck" if grip.flats and work.part.stock.form == "square" else "three-jaw chuck",
@@ -187,13 +188,13 @@ def centre(work: Work, chucking: Chucking) -> Operation | None:
         "cone across",
         convert(min(end, 20.0) * 0.4, "mm", unit),
         unit,
-        "0.4 × least of (end, 20 mm)",
+        "0.4 × smallest of (end, 20 mm)",
         PRACTICE,
         (given_mm("end", end, unit), given_mm("20 mm", 20.0, unit)),
         fine=False,
     )
-    drill = "Centre-drill the end, the cone about {cone} across"
-    bring = "; oil it and bring up the tailstock centre." if not drawn else "."
+    drill = "Centre-drill the end, with the cone about {cone} in diameter"
+    bring = ". Oil it and bring up the tailstock centre." if not drawn else "."
     return Operation(
         key=keyed("centre", chucking.faces),
         kind="centre",

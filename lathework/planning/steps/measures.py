@@ -31,7 +31,7 @@ LEAST_ROUGH = 0.8
 ROD, OVER_BOTH = "depth rod of the caliper", "caliper over both ends"
 DOWN = "scale of the tailstock, or a thin rod down the hole"
 THIN_JAWS, INSIDE = "thin jaws of the caliper", "inside jaws of the caliper, or a telescoping gauge"
-GAUGED = "telescoping gauge and micrometer, the work cold; then the mate"
+GAUGED = "telescoping gauge and micrometer, with the work cold; then the mating part"
 POINTS = "inside points of the caliper"
 PIN, PIN_UP_TO_MM = "a pin or a drill shank that just enters", 8.0
 """What a small hole is measured with, and up to what diameter (practice)."""
@@ -66,7 +66,7 @@ def plunged(name: str, aim_mm: float, start_mm: float, *, high_mm: float | None 
 def far_end(target: Target, start_mm: float) -> Dimension:
     """The diameter of a long fit at its far end: with the one at its near end it tells how it tapers. It begins at
     `start_mm` (millimetres)."""
-    how = "micrometer at the far end, the work cold"
+    how = "micrometer at the far end, with the work cold"
     return Dimension("far-end", "diameter at its far end", target, start_mm, start_mm, "none", how)
 
 
@@ -74,7 +74,7 @@ def necked(aim_mm: float, start_mm: float, limits: Limits | None, most_mm: float
     """The diameter of a neck that is turned along, within the `limits` of its fit where it has one; at most `most_mm`
     (millimetres) are taken at once."""
     band = about(aim_mm, PLAIN_TOLERANCE_MM) if limits is None else Target(limits.low_mm, aim_mm, limits.high_mm)
-    how = "micrometer, the work cold" if limits is not None else THIN_JAWS
+    how = "micrometer, with the work cold" if limits is not None else THIN_JAWS
     return Dimension("diameter", "diameter", band, start_mm, most_mm, "cross-slide", how, leaves_mm=FINISH_MM)
 
 
@@ -101,7 +101,7 @@ def lead(thread_work: ThreadWork, small_mm: float) -> Dimension:
 def broken(size_mm: float) -> Dimension:
     """The size of a chamfered edge, each way."""
     band = about(size_mm, max(CHAMFER_MM, CHAMFER_SHARE * size_mm))
-    how = "a rule, or half of what the diameters differ"
+    how = "a rule, or half the difference of the diameters"
     return Dimension("chamfer", "chamfer, each way", band, 0.0, size_mm, "carriage", how, grows=True)
 
 
@@ -191,4 +191,4 @@ def keyway(left_mm: float, across_mm: float) -> Dimension:
 def run_out() -> Dimension:
     """How far work that was held again runs out: the whole swing of the needle, half of it off centre."""
     band = Target(0.0, 0.0, RUNS_OUT_MM)
-    return Dimension("run-out", "run-out", band, RUNS_OUT_MM, 5.0, "knock", "indicator near the face, whole swing")
+    return Dimension("run-out", "run-out", band, RUNS_OUT_MM, 5.0, "knock", "indicator near the face, total reading")

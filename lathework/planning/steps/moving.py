@@ -21,16 +21,17 @@ GUIDED = (
     "end: by hand or at the slowest speed."
 )
 IN_STEPS = (
-    "Draw the work out four diameters at a time, and turn each length to size in one cut before the next; {stick_out} "
-    "in all."
+    "Pull the work out four diameters at a time, and turn each length to size in one cut before the next: "
+    "{stick_out} in all."
 )
 TOO_THIN = (
-    "Its end is too thin for a centre. Touch off again at each step; smooth the joins with a fine file, its handle on."
+    "Its end is too thin for a centre. Touch off again at each step. Smooth the joins with a fine file that "
+    "has a handle."
 )
-DRAW_OUT = "Draw the work out until {{stick_out}} stands out, hold {by}, and bring up the "
-KEPT_FAR = "The chuck keeps the far end: {stick_out} stands out of it. Take the steady away, and bring up the "
-IN_BRASS = "Its jaws run on finished metal: a strip of brass under them, oil, and no more pressure than it needs."
-CAREFUL = "Jaws now close on finished metal: copper or shim, and run it true before the die goes on."
+DRAW_OUT = "Pull the work out until {{stick_out}} sticks out, hold {by}, and bring up the "
+KEPT_FAR = "The chuck keeps hold of the far end: {stick_out} sticks out. Remove the steady, and bring up the "
+IN_BRASS = "Its jaws run on finished metal: put a strip of brass and oil under them, and no more pressure than needed."
+CAREFUL = "The jaws now close on finished metal: use copper or shim, and true it up before the die goes on."
 
 
 def move(work: Work, chucking: Chucking) -> Operation | None:
@@ -62,17 +63,17 @@ def _moved(work: Work, chucking: Chucking, kind: str, title: str, sentence: str,
 
 def _carry(work: Work, chucking: Chucking) -> Operation:
     if not chucking.centred:
-        return _moved(work, chucking, "carry", "Draw it out in steps", IN_STEPS, TOO_THIN)
+        return _moved(work, chucking, "carry", "Pull it out in steps", IN_STEPS, TOO_THIN)
     bored = any(found.bore.end == chucking.faces for found in work.bores)
-    title, sentence = "Draw it out on the centre", DRAW_OUT.format(by=chucking.grip.words)
+    title, sentence = "Pull it out on the centre", DRAW_OUT.format(by=chucking.grip.words)
     if chucking.faces in work.otherwise.steadied and not chucking.second:
-        title, sentence = "Take the steady away, bring up the centre", KEPT_FAR
+        title, sentence = "Remove the steady, bring up the centre", KEPT_FAR
     sentence += "tailstock centre, oiled." if not bored else "tailstock centre in the mouth of the hole, broken to 60°."
     return _moved(work, chucking, "carry", title, sentence, centre_stays(work, chucking))
 
 
 def _push_in(work: Work, chucking: Chucking) -> Operation:
-    words = "Draw the centre back, push the work into the chuck until {stick_out} stands out, held by "
+    words = "Draw the centre back and push the work into the chuck until {stick_out} sticks out, held by "
     words += f"{chucking.grip.words}."
     if chucking.steadied:
         words = "Set the fixed steady {stick_out} behind the end, on "
@@ -84,11 +85,11 @@ def _push_in(work: Work, chucking: Chucking) -> Operation:
 
 
 def _draw_out(work: Work, chucking: Chucking) -> Operation:
-    words = "Draw the bar out until {stick_out} stands out and tighten the chuck: the bar is "
+    words = "Pull the bar out until {stick_out} sticks out and tighten the chuck: the bar is "
     words += "threaded, then " if "thread" in chucking.does else ""
     words += "parted off close to the jaws."
     notes = (GUIDED, WHIPS) if "thread" in chucking.does else (WHIPS,)
-    return _moved(work, chucking, "draw-out", "Draw the bar out", words, *notes)
+    return _moved(work, chucking, "draw-out", "Pull the bar out", words, *notes)
 
 
 def steady(work: Work, chucking: Chucking) -> Operation | None:
@@ -99,7 +100,8 @@ def steady(work: Work, chucking: Chucking) -> Operation | None:
         key=keyed("steady", chucking.faces),
         kind="hold",
         title="Set the travelling steady",
-        sentence="Turn a short length at the face, then set the travelling steady on it: {ratio} needs one.",
+        sentence="Turn a short length at the face, then set the travelling steady on it: a length of {ratio} needs "
+        "one.",
         headline="ratio",
         figures={"ratio": ratio_figure(chucking)},
         tool="travelling steady on the carriage",
@@ -120,8 +122,8 @@ def saw_off(work: Work, chucking: Chucking) -> Operation | None:
         work,
         "saw off",
         chucking.chucked_mm,
-        "for the jaws, which the blank was sawn longer",
-        given_mm("for the jaws", chucking.chucked_mm, unit),
+        "extra length sawn for the jaws",
+        given_mm("extra length sawn for the jaws", chucking.chucked_mm, unit),
     )
     return Operation(
         key="saw-off",
@@ -132,7 +134,7 @@ def saw_off(work: Work, chucking: Chucking) -> Operation | None:
         figures={
             "long": long,
             "spare": replace(
-                along(work, "left for facing", chucking.spare_mm, "what the sawn face takes"), kind="table"
+                along(work, "left for facing", chucking.spare_mm, "allowance for the sawn face"), kind="table"
             ),
         },
         tool="hacksaw",

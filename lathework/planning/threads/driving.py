@@ -16,7 +16,7 @@ from lathework.methods.ways.tools import FASTER
 from lathework.planning.work import Work
 from lathework.threads.thread import Thread
 
-STILL_MUCH = "Still more than one hand turns steadily: a long bar and two hands, or the threading tool to size."
+STILL_MUCH = "Still too much for one hand: use a long bar and both hands, or cut to size with the threading tool."
 LEAD_LEFT = "Left-hand: the leadscrew runs the other way, and the tool from the shoulder out."
 
 
@@ -26,11 +26,11 @@ def rhythm(work: Work) -> Figure:
         "turn back after",
         work.job.material.back_off_turns,
         "turn",
-        "by the metal",
+        "from the material",
         PRACTICE,
         kind="table",
         places=0 if work.job.material.back_off_turns >= 1 else 1,
-        note="A little back breaks the chip; never as far as it went forward.",
+        note="Turn back a little, never as far as you went forward: that breaks the chip.",
     )
 
 
@@ -99,7 +99,7 @@ def under_power(work: Work, thread: Thread, turns: Figure) -> dict[str, Figure]:
         "switch off at turn",
         float(int(max(0.0, turns.value - run_down))),
         "",
-        "whole part of (greatest of (0, turns − the spindle runs on))",
+        "whole part of (largest of (0, turns − the spindle runs on))",
         PRACTICE,
         (Given("turns", turns.value), Given("the spindle runs on", run_down, "turn")),
     )

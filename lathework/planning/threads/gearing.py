@@ -43,9 +43,9 @@ class Gearing:
 
 STEPS_UP = 3.0
 """Turns of the leadscrew to one of the work from which the wheels are strained under power (practice)."""
-TURN_BY_HAND = "The wheels step up {step_up}: turn the spindle by hand with a crank. Under power they strip."
-UNKNOWN_SCREW = closed_throughout("the leadscrew's pitch is not given, and closed nuts serve every pitch")
-NO_TRAIN = closed_throughout("nobody knows what wheels cut it")
+TURN_BY_HAND = "The gears step up {step_up}: turn the spindle by hand with a crank. Under power they strip."
+UNKNOWN_SCREW = closed_throughout("the leadscrew pitch is not given, and closed half nuts suit every pitch")
+NO_TRAIN = closed_throughout("it is not known which gears cut it")
 
 
 def _geared(work: Work, words: str, figures: dict[str, Figure], cut_mm: Fraction, *notes: str) -> Gearing:
@@ -65,9 +65,9 @@ def _told(train: Train, thread: Thread, length_mm: float) -> tuple[dict[str, Fig
     off = over_length(train, length_mm)
     figures = {"per_hundred": per_hundred(train), "off": off}
     if abs(off.value) < MINDED_MM:
-        return figures, ("Near, not exact: off by {per_hundred} over 100 mm, {off} over this thread.",)
+        return figures, ("Near, not exact: {per_hundred} error in 100 mm, {off} over this thread.",)
     figures["costs"] = as_pitch_diameter(off.value, thread.form.angle_deg)
-    words = "Not exact: off by {per_hundred} over 100 mm; a nut that long feels it as {costs} of pitch diameter."
+    words = "Not exact: {per_hundred} error in 100 mm. On a long nut this acts like {costs} of pitch diameter."
     return figures, (words,)
 
 
@@ -84,15 +84,15 @@ def _stepping_up(train: Train) -> tuple[dict[str, Figure], tuple[str, ...]]:
 def gearing(work: Work, thread: Thread, length_mm: float) -> Gearing:
     """How to gear for a thread of `length_mm` (millimetres): the wheels of the job's lathe, or the advance alone."""
     setup, figures = work.job.setup, {"advance": advance(thread)}
-    words = "Gear the leadscrew for {advance} a turn"
+    words = "Gear the leadscrew for {advance} per turn"
     given = in_box(lead_of(thread), setup.gearbox)
     if given is not None:
-        return _geared(work, f"Set the gearbox to {given.typed}, {{advance}} a turn.", figures, given.mm)
+        return _geared(work, f"Set the gearbox to {given.typed}, {{advance}} per turn.", figures, given.mm)
     if setup.leadscrew is None or not setup.gears:
         return _geared(work, f"{words}.", figures, lead_of(thread).mm)
     train = best_train(lead_of(thread).mm, setup.leadscrew.mm, setup.gears)
     if train is None:
-        note = f"No train of this lathe's wheels cuts {thread.designation}: see its gears for what comes near."
+        note = f"No train of your gears cuts {thread.designation}: see Gears for the nearest."
         return Gearing(f"{words}.", figures, (note, NO_TRAIN), opens=False)
     off, notes = _told(train, thread, length_mm)
     up, strained = _stepping_up(train)

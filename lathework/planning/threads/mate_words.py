@@ -26,9 +26,9 @@ def opening_notes(thread: Thread, mate: Mate) -> tuple[str, ...]:
     mm = _opened_mm(thread, mate)
     move = "Open" if mm >= 0 else "Close"
     notes = [
-        f"{move} the die from where it cuts the basic size: {{opened}} on the diameter, about {{eighths}} of its "
-        "middle screw. Start wide; try the mate, and close by small steps."
+        f"{move} the die {{opened}} on the diameter from where it cuts the basic size: about {{eighths}} of "
+        "its middle screw. Start wide, try the mating part, and close in small steps."
     ]
     if mm > MOST_OPENED_MM:
-        notes.append("No split die opens that far: it cracks. Single-point the thread to its mate.")
+        notes.append("No split die opens that far: it cracks. Cut it single point to fit the mating part.")
     return tuple(notes)

@@ -41,7 +41,7 @@ def _blank(plan: Plan, found: ThreadWork) -> School:
     method, metal = plan.job.method, plan.job.material
     here: Blank = "mate-takes" if method.mate is not None else "pitch-fraction"
     why = (
-        "the mate was measured, and the thread is made to it"
+        "the mating part was measured, and the thread is made to fit it"
         if method.mate is not None
         else f"{metal.name} flows up into the crests by about {metal.blank_fraction:g} of the pitch"
     )
@@ -52,7 +52,7 @@ def _blank(plan: Plan, found: ThreadWork) -> School:
 def _shoulder(plan: Plan, found: ThreadWork, length_mm: float) -> School:
     wide = UNFINISHED_THREADS * found.thread.pitch_mm
     if not found.cutter.flips:
-        here, why = "groove", "a tool or a head needs somewhere to come to rest"
+        here, why = "groove", "a tool or a head needs somewhere to stop"
     elif wide * SHORT_THREAD > length_mm:
         here, why = "die-turned-round", "a groove would take more than a quarter of so short a thread"
     else:
@@ -87,7 +87,11 @@ def _hole_first(plan: Plan) -> Iterator[School]:
     wall = (min(outside) - max(holes)) / 2
     thin = wall < THIN_WALL * min(outside)
     before, after = "thread first, then drill", "drill first, then thread"
-    why = "the wall left is thin: a die squeezes it" if thin else "the wall stands it, and the drill pulls at no thread"
+    why = (
+        "the wall left is thin: a die squeezes it"
+        if thin
+        else ("the wall can take it, and the drill pulls at no thread")
+    )
     yield School("Drill or thread first?", before if thin else after, why, after)
 
 

@@ -17,7 +17,7 @@ from lathework.threads.standards.bands import ExternalLimits
 from lathework.threads.thread import Thread
 from lathework.units import LengthUnit, convert
 
-FULL_SIZE = "The crests stay as the blank is turned."
+FULL_SIZE = "The crests stay at the diameter of the blank."
 LEAST_TURNED_MM = 0.1
 """Less than this over the blank of a thread is left on: nobody dials a skin, and the die takes it (practice)."""
 CUT_MM = 0.005

@@ -62,10 +62,10 @@ HEAD = ThingKind(
         "least": KindField(Extent(CHASED, "smallest thread its chasers cut"), "From"),
         "most": KindField(Extent(CHASED, "largest thread its chasers cut"), "To"),
         "behind": KindField(Extent(BORE, "bore behind the chasers"), "Bore behind"),
-        "swallows": KindField(Extent(SWALLOWS, "longest thread its hollow takes in"), "Takes in thread to"),
-        "overrun": KindField(Extent(OVERRUN, "how far it cuts on past its stop until it opens"), "Opens after"),
+        "swallows": KindField(Extent(SWALLOWS, "longest thread its hollow takes"), "Longest thread"),
+        "overrun": KindField(Extent(OVERRUN, "how far it cuts past its stop before it opens"), "Cuts past its stop by"),
         "graduation": KindField(
-            Extent(GRADUATION, "what one graduation of its scale makes, on the diameter"), "A graduation makes"
+            Extent(GRADUATION, "what one graduation of its scale makes, on the diameter"), "One graduation equals"
         ),
         "shank": KindField(Choice(SHANKS, "", "what holds it"), "Shank", SHANK_WORDS),
         "round": KindField(Extent(SHANK_ROUND, "diameter of a straight shank"), "Straight shank or guide"),

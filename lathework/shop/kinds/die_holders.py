@@ -27,12 +27,12 @@ from lathework.shop.typing.reads import measured
 from lathework.shop.typing.sizes import die_size
 
 SCREW_WORDS: Words = {
-    "": ("nobody said", ""),
+    "": ("not given", ""),
     "three-at-the-split": ("three at the split", "one pointed, two beside it"),
     "two-opposed": ("two opposed", ""),
     "four": ("four", ""),
 }
-_TAKES = KindField(Extent(POCKET, "diameter of the die it takes", optional=False), "Takes a die of")
+_TAKES = KindField(Extent(POCKET, "diameter of the die it takes", optional=False), "Takes die diameter")
 _DEEP = KindField(Extent(POCKET_DEPTH, "depth of its pocket"), "Depth")
 
 
@@ -75,7 +75,7 @@ class Bush(Owned):
 def _check_pocket(reader: FieldReader, said: Mapping[str, Any]) -> None:
     across, behind = said["across"], said.get("behind")
     if across and behind and behind.mm >= across.mm:
-        reader.fail("out-of-range", "behind", "So wide a bore leaves the die nothing to sit on.")
+        reader.fail("out-of-range", "behind", "This bore is so wide that the die has nothing to sit on.")
 
 
 def _holder_name(holder: DieHolder) -> str:
@@ -120,15 +120,15 @@ HOLDER = ThingKind(
         "across": _TAKES,
         "deep": _DEEP,
         "behind": KindField(Extent(BORE, "bore behind the die"), "Bore behind"),
-        "swallows": KindField(Extent(SWALLOWS, "longest thread its bore takes in"), "Takes in thread to"),
+        "swallows": KindField(Extent(SWALLOWS, "longest thread its bore takes"), "Longest thread"),
         "shank": KindField(Choice(SHANKS, "", "what holds it in the tailstock"), "Shank", SHANK_WORDS),
         "round": KindField(
             Extent(SHANK_ROUND, "diameter of a straight shank or of its guide"), "Straight shank or guide"
         ),
-        "screws": KindField(Choice(SCREWS, "", "its screws about the die"), "Screws", SCREW_WORDS),
+        "screws": KindField(Choice(SCREWS, "", "its screws round the die"), "Screws", SCREW_WORDS),
         "keyed": KindField(Choice(SAID, "", "whether a key holds it from turning"), "Keyed", SAID_WORDS),
         "releases": KindField(
-            Choice(SAID, "", "whether its drive comes apart where its stop draws it off"), "Releasing", SAID_WORDS
+            Choice(SAID, "", "whether its drive comes apart when its stop pulls it off"), "Releasing", SAID_WORDS
         ),
     },
     check=_check_pocket,

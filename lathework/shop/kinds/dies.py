@@ -24,10 +24,10 @@ ACROSS, THICK = Span("A die's diameter", 8, 120), Span("A die's thickness", 2, 4
 LEAST_DRAWN_MM, DRAWN_WIDTH = 16.0, 2.2
 """A die that nobody measured is drawn as wide as so many times its thread, and no smaller (practice)."""
 LEAD_WORDS: Words = {
-    "": ("not looked at", ""),
-    "marked": ("the marked side", "starts from there"),
-    "plain": ("the plain side", "starts from there, whatever is stamped"),
-    "both": ("both alike", "starts from either side"),
+    "": ("not checked", ""),
+    "marked": ("the marked side", "starts from that side"),
+    "plain": ("the plain side", "starts from that side, whatever is stamped"),
+    "both": ("both sides the same", "starts from either side"),
 }
 _SIZE = re.compile(
     r"^(?P<head>.*?)\s+(?P<across>[\d./-]+(?:\s*(?:mm|in))?)(?:\s*x\s*(?P<thick>[\d./-]+(?:\s*(?:mm|in))?))?$",
@@ -58,9 +58,9 @@ def drawn_mm(die: Die) -> float:
 def _check(reader: FieldReader, said: Mapping[str, Any]) -> None:
     thread, across, thick = said["thread"], said["across"], said["thick"]
     if across and thick and thick.mm >= across.mm:
-        reader.fail("out-of-range", "thick", "No die is thicker than it is wide: are the two the other way round?")
+        reader.fail("out-of-range", "thick", "A die is never thicker than its diameter. Are the two sizes swapped?")
     if across and thread and thread.major_mm >= across.mm:
-        reader.fail("out-of-range", "across", f"A {thread.designation} thread does not go into so small a die.")
+        reader.fail("out-of-range", "across", f"A die this small cannot cut {thread.designation}.")
 
 
 def _name(die: Die) -> str:
@@ -92,14 +92,14 @@ DIE = ThingKind(
         "thread": KindField(Designation("with LH for a left-hand one", "outside"), "Thread"),
         "form": KindField(Choice(DIE_FORMS, "split", "how it is made"), "Form"),
         "across": KindField(
-            Extent(ACROSS, "outside diameter, or across the flats; empty where nobody measured it"), "Outside diameter"
+            Extent(ACROSS, "outside diameter, or across the flats; empty if not measured"), "Outside diameter"
         ),
         "thick": KindField(Extent(THICK, "thickness"), "Thickness"),
         "steel": STEEL,
-        "lead": KindField(Choice(LEADS, "", "which side has the longer lead"), "Longer lead on", LEAD_WORDS),
+        "lead": KindField(Choice(LEADS, "", "which side has the longer chamfer"), "Longer chamfer on", LEAD_WORDS),
         "marked": KindField(Text("number on the set, the same on each of its chasers"), "Marked"),
         "unfinished": KindField(
-            Share(0.5, 12, "Threads it leaves unfinished, such as 2,", "threads left at a shoulder"),
+            Share(0.5, 12, "Threads it leaves unfinished, such as 2,", "unfinished threads at a shoulder"),
             "Threads left unfinished",
         ),
     },

@@ -23,7 +23,7 @@ _NAMES: dict[GaugeForm, str] = {
     "nut": "trusted nut",
     "mate": "mating part",
     "wires": "wires",
-    "leaf": "leaf gauge",
+    "leaf": "pitch gauge",
 }
 
 

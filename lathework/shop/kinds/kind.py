@@ -111,7 +111,7 @@ def check_range(reader: FieldReader, said: Mapping[str, Any]) -> None:
     """Of a kind that goes from a least to a most."""
     least, most = said.get("least"), said.get("most")
     if least and most and least.mm > most.mm:
-        reader.fail("out-of-range", "least", "The least is larger than the most: are the two the other way round?")
+        reader.fail("out-of-range", "least", "The smallest is larger than the largest. Are the two sizes swapped?")
 
 
 def no_size(thing: Owned) -> tuple[Millimetres, Millimetres]:

@@ -28,12 +28,12 @@ from lathework.shop.typing.sizes import die_size
 MOST_SPEEDS, MOST_GEARS = 40, 60
 SPINDLE_BORE, SWING, TRAVEL = Span("A spindle's bore", 4, 160), Span("A swing", 40, 1000), Span("A travel", 10, 500)
 SPEEDS = Numbers(1, 6000, MOST_SPEEDS, "Speeds in rev/min,", "speeds in rev/min, back gear among them")
-GEARBOX = Text("pitches its gearbox gives: 8, 9, 10 tpi; 0.5, 1 mm", LONGEST_NOTE)
+GEARBOX = Text("pitches of its gearbox: 8, 9, 10 tpi; 0.5, 1 mm", LONGEST_NOTE)
 GEARS = Numbers(
     8, 200, MOST_GEARS, "Teeth of change gears,", "teeth of the change gears owned", repeats=True, whole=True
 )
 DIAL_TEETH = Share(
-    8, 200, "Teeth of the thread dial's wheel, such as 16,", "teeth of the thread dial's wheel", whole=True
+    8, 200, "Teeth of the thread dial's gear, such as 16,", "teeth of the thread dial's gear", whole=True
 )
 DIAL_LINES = Share(1, 32, "Lines of the thread dial, such as 8,", "lines of the thread dial", whole=True)
 
@@ -113,19 +113,21 @@ LATHE = ThingKind(
         "reverse": KindField(Choice(SAID, "", "whether its spindle can be reversed"), "Reverse", SAID_WORDS),
         "mount": KindField(Choice(MOUNTS, "unsaid", "how the chuck sits on the spindle"), "Chuck", MOUNT_WORDS),
         "run_down": KindField(
-            Share(0, 200, "Turns the spindle runs on, such as 1.5,", "turns it runs on, switched off"),
-            "Runs on, turns",
+            Share(0, 200, "Turns the spindle runs on, such as 1.5,", "turns it runs on after switch-off"),
+            "Run-on, turns",
         ),
         "dial": KindField(Choice(DIALS, "diameter", "what its cross-slide dial reads"), "Dial", DIAL_WORDS),
-        "readout": KindField(Choice(READOUTS, "readout", "what tells places along the bed"), "Readout", READOUT_WORDS),
+        "readout": KindField(
+            Choice(READOUTS, "readout", "what shows the position along the bed"), "Readout", READOUT_WORDS
+        ),
         "tools": KindField(
-            Choice(TOOL_ZEROS, "unsaid", "whether a tool's zero stands while another is in the tool post"),
+            Choice(TOOL_ZEROS, "unsaid", "whether a tool's zero stays good while another tool is in the toolpost"),
             "Tool zeros",
             ZERO_WORDS,
         ),
         "weight": KindField(Choice(LATHES, "middling", "how deep it may cut"), "Weight", WEIGHT_WORDS),
         "leadscrew": KindField(Text("pitch of its leadscrew: 8 tpi, 3 mm"), "Leadscrew"),
-        "gearbox": KindField(GEARBOX, "Gearbox gives"),
+        "gearbox": KindField(GEARBOX, "Gearbox pitches"),
         "gears": KindField(GEARS, "Change gears"),
         "dial_teeth": KindField(DIAL_TEETH, "Thread dial, teeth"),
         "dial_lines": KindField(DIAL_LINES, "Thread dial, lines"),

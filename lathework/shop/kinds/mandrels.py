@@ -40,7 +40,7 @@ class Mandrel(Owned):
 def _check(reader: FieldReader, said: Mapping[str, Any]) -> None:
     check_range(reader, said)
     if said["form"] == "expanding" and not said["least"]:
-        reader.fail("empty", "least", "Say from which bore on: an expanding mandrel has a range.")
+        reader.fail("empty", "least", "Give the smallest bore too: an expanding mandrel has a range.")
 
 
 def _name(mandrel: Mandrel) -> str:
@@ -57,7 +57,7 @@ MANDREL = ThingKind(
     fields={
         "form": KindField(Choice(MANDREL_FORMS, "plain", "how it holds"), "Form"),
         "least": KindField(Extent(BORE, "smallest bore it holds"), "From"),
-        "most": KindField(Extent(BORE, "bore it holds, the largest of an expanding one", optional=False), "To"),
+        "most": KindField(Extent(BORE, "bore it holds; for an expanding one the largest", optional=False), "To"),
         "taper": TAPER,
     },
     check=_check,

@@ -14,9 +14,9 @@ POCKET, POCKET_DEPTH = Span("A pocket", 8, 120), Span("The depth of a pocket", 2
 GRADUATION = Span("A graduation", 0.002, 1)
 STEEL = KindField(Choice(TOOL_STEELS, "", "what it is made of"), "Steel")
 TAPER = KindField(Choice(MORSE, "", "its Morse taper"), "Taper")
-SAID_WORDS: Words = {"": ("nobody said", ""), "yes": ("yes", ""), "no": ("no", "")}
+SAID_WORDS: Words = {"": ("not given", ""), "yes": ("yes", ""), "no": ("no", "")}
 SHANK_WORDS: Words = {
-    "": ("nobody said", ""),
+    "": ("not given", ""),
     "straight": ("straight shank", "held in the drill chuck"),
     "on-a-guide": ("slides on a guide bar", "the bar sits in the tailstock"),
 }

@@ -36,7 +36,7 @@ class Tap(Owned):
 
 def _check(reader: FieldReader, said: Mapping[str, Any]) -> None:
     if said["shank"] and said["square"] and said["square"].mm >= said["shank"].mm:
-        reader.fail("out-of-range", "square", "A square is smaller across than its shank is round.")
+        reader.fail("out-of-range", "square", "The square of a tap is smaller than its shank.")
 
 
 TAP = ThingKind(
@@ -50,14 +50,12 @@ TAP = ThingKind(
         "form": KindField(Choice(TAP_FORMS, "set", "which of a set, or how its flutes run"), "Form"),
         "steel": STEEL,
         "flutes": KindField(Share(1, 12, "Flutes, such as 4,", "how many flutes", whole=True), "Flutes"),
-        "reaches": KindField(
-            Extent(REACHES, "how deep it goes before its shank or its square is in the way"), "Reaches"
-        ),
+        "reaches": KindField(Extent(REACHES, "depth it reaches before shank or square is in the way"), "Reaches"),
         "shank": KindField(Extent(SHANK_ROUND, "diameter of its shank"), "Shank"),
         "square": KindField(Extent(SQUARE, "across its square"), "Square"),
         "graduation": KindField(
             Extent(GRADUATION, "of an adjustable one: what one graduation makes, on the diameter"),
-            "A graduation makes",
+            "One graduation equals",
         ),
     },
     check=_check,

@@ -53,8 +53,8 @@ BLADE = ThingKind(
     made=Blade,
     fields={
         "width": KindField(Extent(BLADE_WIDE, "width of the edge", optional=False), "Width"),
-        "use": KindField(Choice(BLADE_USES, "either", "what it serves for"), "Serves for"),
-        "reach": KindField(Extent(BLADE_REACH, "how far it goes in: half of what it parts off"), "Reach"),
+        "use": KindField(Choice(BLADE_USES, "either", "what it is used for"), "Used for"),
+        "reach": KindField(Extent(BLADE_REACH, "how deep it cuts: half the diameter it can part off"), "Reach"),
     },
     check=unchecked,
     name=_blade_name,

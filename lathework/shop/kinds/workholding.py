@@ -94,7 +94,7 @@ COLLET = ThingKind(
     about="a collet",
     made=Collet,
     fields={
-        "system": KindField(Text("what it belongs to, as it is marked"), "Belongs to"),
+        "system": KindField(Text("collet system, as marked"), "Collet system"),
         "least": KindField(Extent(GRIPS, "least it closes on"), "From"),
         "most": KindField(Extent(GRIPS, "most it takes", optional=False), "To"),
         "deep": KindField(Extent(GRIP_DEEP, "how deep it grips"), "Depth"),

@@ -44,7 +44,7 @@ def threads(text: str) -> tuple[str, ...]:
     series = run["series"]
     low, high = (read_called(f"{run[end]} {series}".strip(), stored=True).thread for end in ("low", "high"))
     if low.series != high.series:
-        raise wrong(f"{low.designation} and {high.designation} are not of one series.")
+        raise wrong(f"{low.designation} and {high.designation} are not in the same series.")
     return tuple(thread.designation for thread in _members(low, high))
 
 
@@ -55,7 +55,7 @@ def drills(text: str) -> tuple[str, ...]:
     if steps := STEPS.match(text):
         low, high, step = (number_of(steps[name]) for name in ("low", "high", "step"))
         if step <= 0 or high < low or (high - low) / step >= MOST_THINGS:
-            raise wrong("These steps lead nowhere: the smallest, the largest, and the step between them.")
+            raise wrong("Those sizes do not make a range. Give the smallest, the largest and the step.")
         inches = "/" in text
         sizes = [low + step * n for n in range(int((high - low) / step) + 1)]
         return tuple(f"{mixed(size)} in" if inches else f"{float(size):g} mm" for size in sizes)
@@ -98,7 +98,7 @@ def measured(*fields: str, size_of: Callable[[str], str] = plain_size) -> Reads:
     def read(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
         sizes = [size.strip() for size in re.split(r"\s+x\s+|(?<=mm|in)\s+|\s+(?=[\d.])", rest) if size.strip()]
         if len(sizes) > len(fields):
-            raise wrong(f"“{rest}” says more than is asked for here. {HOW}")
+            raise wrong(f"“{rest}” is more than this item needs. {HOW}")
         read = {name: size_of(size) for name, size in zip(fields, sizes, strict=False)}
         return iter(({**read, **told},))
 
@@ -113,5 +113,5 @@ def most(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
 def words_alone(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
     """A thing that is told by its words alone. Raises InputError where more is said."""
     if rest:
-        raise wrong(f"“{rest}” says nothing that is asked for here. {HOW}")
+        raise wrong(f"“{rest}” is not needed here. {HOW}")
     return iter((told,))

@@ -7,7 +7,7 @@ from fractions import Fraction
 
 from lathework.errors import InputError
 
-HOW = "Say what it is: M3-M12 dies, 1/4 BSW split die 13/16, 1-13 x 0.5 drills, 1 in die holder 2MT, 3 mm blade."
+HOW = "Type it like M3-M12 dies, 1/4 BSW split die 13/16, 1-13 x 0.5 drills, 1 in die holder 2MT, 3 mm blade."
 LARGEST_INCHES = 4.0
 """A bare die size up to this is in inches, over it in millimetres: no die is so small, or so large (practice)."""
 
@@ -23,7 +23,7 @@ def number_of(text: str) -> Fraction:
         whole, _, rest = text.rpartition("-")
         return Fraction(whole or 0) + (Fraction(rest) if "/" in rest else Fraction(Decimal(rest)))
     except (ValueError, InvalidOperation, ZeroDivisionError):
-        raise wrong(f"“{text}” is no size of a drill. {HOW}") from None
+        raise wrong(f"“{text}” is not a drill size. {HOW}") from None
 
 
 def mixed(size: Fraction) -> str:

@@ -62,7 +62,10 @@ def _read(text: str) -> Thread:
         if thread is not None:
             return thread
     if _LOOSE_CLASS.search(text):
-        raise fail("unreadable", f"“{text}” ends in no class: unified ones are 2A and 3A, in nuts 2B and 3B.")
+        raise fail(
+            "unreadable",
+            f"“{text}” does not end in a class. Unified classes are 2A and 3A for bolts, 2B and 3B for nuts.",
+        )
     raise fail("unreadable", f"“{text}” is not a thread designation. {HOW}")
 
 
@@ -76,11 +79,11 @@ def read_called(text: str, *, stored: bool = False) -> Called:
     ('M8x1 LH', '6g')
     """
     if len(text) > _LONGEST_TEXT:
-        raise fail("unreadable", f"That is too long for a thread. {HOW}")
+        raise fail("unreadable", f"That is too long to be a thread. {HOW}")
     ask_of_a_bore(text)
     tidy = tidied(text)
     if not tidy:
-        raise fail("empty", "No thread is entered.")
+        raise fail("empty", "Type a thread.")
     # Hand, class and length go before the words are put in order: they stand behind whichever came last.
     suffix, length = split(tidy)
     suffix = replace(suffix, rest=ordered(suffix.rest))

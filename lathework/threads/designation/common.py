@@ -28,9 +28,9 @@ def ask(text: str, found: Iterable[Thread | str]) -> InputError:
     names = [t if isinstance(t, str) else t.designation for t in several]
     told = [t if isinstance(t, str) else described(t) for t in several]
     if len(told) == 1:
-        return fail("ambiguous", f"Is “{text}” meant for {told[0]}?", names)
+        return fail("ambiguous", f"Did you mean {told[0]}? You typed “{text}”.", names)
     could = " or ".join(told if len(told) < 4 else names[:3]) + ("" if len(told) < 4 else " or others")
-    return fail("ambiguous", f"“{text}” could be {could}: say which.{strangers(several)}", names)
+    return fail("ambiguous", f"“{text}” could be {could}. Type the one you mean.{strangers(several)}", names)
 
 
 def described(thread: Thread) -> str:

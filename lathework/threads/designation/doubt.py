@@ -43,5 +43,5 @@ def remarked(text: str, thread: Thread) -> Thread:
     if not others:
         return thread
     names = " or ".join(other.designation for other in others)
-    note = f"“{text}” is taken for {thread.designation}; it could also be {names}: name the one you mean."
+    note = f"“{text}” is read as {thread.designation}; it could also be {names}. Type the one you mean."
     return replace(thread, notes=(*thread.notes, note))

@@ -122,7 +122,7 @@ def _special(label: str, inches: Decimal, tpi: Decimal | None, series: str) -> T
     if tpi is None:
         raise fail("incomplete", "A special thread needs its threads per inch, as in 0.51-20 UNS.")
     if not _SMALLEST <= inches <= _LARGEST or inches * tpi < _FEWEST_TURNS:
-        raise fail("unknown-size", f"{label}-{trim(tpi)} is no size a thread can have.")
+        raise fail("unknown-size", f"{label}-{trim(tpi)} is not a possible thread size.")
     british = series in ("BSW", "BSF", "whitworth", "ME", "Brass", "G")
     make: Callable[[str, Decimal, Decimal], Thread] = special_whitworth if british else special_unified
     return make(label, inches, tpi)
@@ -164,15 +164,15 @@ def _unnamed(text: str, label: str, tpi: Decimal | None, at_size: list[Thread]) 
     if found and all(t.series in _PIPES for t in found):
         raise fail(
             "ambiguous",
-            f"{label} with {trim(tpi)} to the inch is the pipe thread. {found[0].notes[0]}",
+            f"{label} with {trim(tpi)} threads per inch is the pipe thread. {found[0].notes[0]}",
             [*(t.designation for t in found), *_specials(label, tpi)],
         )
     if not found and f"{label}-{trim(tpi)} UNS" == FORMERLY_FINE:
         stock = next(t for t in at_size_of(label) if t.series == "UNF")
         raise fail(
             "ambiguous",
-            f"{label}-{trim(tpi)} was the fine thread of its day, and taps for it are sold as UNF or UNS; the fine "
-            f"thread of the standard is {stock.designation}: say which.",
+            f"{label}-{trim(tpi)} was once the fine thread, and taps for it are sold as UNF or UNS. The "
+            f"standard fine thread is {stock.designation}. Type the one you mean.",
             [FORMERLY_FINE, stock.designation, *_specials(label, tpi)[1:]],
         )
     raise ask(text, [*found, *_specials(label, tpi)])
@@ -186,7 +186,7 @@ def read_inch(text: str) -> Thread | None:
     series = _INCH_SERIES.get(match["series"] or "")
     tpi = Decimal(match["tpi"]) if match["tpi"] else None
     if tpi is not None and not 0 < tpi <= 200:
-        raise fail("unreadable", f"{trim(tpi)} threads per inch is no count. {HOW}")
+        raise fail("unreadable", f"{trim(tpi)} is not a possible number of threads per inch. {HOW}")
     label, inches = _size(match["size"], series, tpi)
     if inches <= 0:
         raise fail("unknown-size", f"“{text}” has no size. {HOW}")

@@ -65,6 +65,7 @@ def read_metric(text: str) -> Thread | None:
     also = [f"{name}x{trim(pitch)} special"] if 0 < pitch * 2 < diameter else []
     raise fail(
         "non-standard-pitch",
-        f"{name} has the standard pitches {standard} mm; {trim(pitch)} mm is none of them.",
+        f"{name} has the standard pitches {standard} mm, not {trim(pitch)} mm. Type “{name}x{trim(pitch)} "
+        "special” if you want it anyway.",
         [*(t.designation for t in sizes), *also],
     )

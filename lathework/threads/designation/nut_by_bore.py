@@ -76,7 +76,7 @@ def _read(found: re.Match[str]) -> _Nut:
         raise fail("divided-by-zero", f"“{found['size']}” divides by zero. {HOW}")
     count, bore = Decimal(found["count"]), fraction(found["size"]) if "/" in found["size"] else Decimal(found["size"])
     if not count or not bore:
-        raise fail("out-of-range", "A bore and a count over nothing.")
+        raise fail("out-of-range", "The length of the count is zero.")
     unit: LengthUnit = "mm" if (found["pitch"] or "").startswith("mm") else "in"
     told = found["unit"] or unit
     inch = Decimal(str(MM_PER_INCH))
@@ -97,7 +97,8 @@ def ask_of_a_bore(text: str) -> None:
     listed = nut.listed
     sure = f"{listed[0]} fits that. " if listed else ""
     message = (
-        f"{sure}A nut of that bore takes a screw of {nut.largest[0]} {nut.unit} at most, at 60° (bore + 1.0825 × "
-        "pitch): a worn or wide one is for a smaller. Lay a pitch gauge in for the angle, and say which."
+        f"{sure}A nut of that bore takes a screw of at most {nut.largest[0]} {nut.unit}, at 60° (bore + "
+        "1.0825 × pitch); a worn or wide nut takes a smaller one. Check the angle with a pitch gauge, then "
+        "type the one you mean."
     )
     raise fail("ambiguous", message, (*listed, *nut.specials))

@@ -19,7 +19,7 @@ _DRYSEAL = re.compile(r"\b(?:nptf|npsf|npsl|npsc|nps)$")
 def read_pipe(text: str) -> Thread | None:
     """The thread a pipe designation means, or None when `text` is none. Raises InputError."""
     if _DRYSEAL.search(text):
-        raise fail("taper-pipe", f"“{text}” is an American pipe thread that is not covered; NPT and NPSM are.")
+        raise fail("taper-pipe", f"“{text}” is an American pipe thread that is not covered here; NPT and NPSM are.")
     if match := _SEALING.match(text):
         series = (match["series"] or "r").capitalize()
         name = f"{series}{(match['size'] or match['bspt']).replace(' ', '-')}"

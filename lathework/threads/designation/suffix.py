@@ -56,7 +56,7 @@ def _starts(text: str) -> tuple[str, int]:
     if match := _LEAD.search(text) or _LEAD_OF_PITCH.search(text):
         lead, pitch = Decimal(match["lead"]), Decimal(match["pitch"])
         if not pitch or lead % pitch or not 0 < lead / pitch <= _MOST_STARTS:
-            raise fail("unreadable", f"A lead of {trim(lead)} is no whole number of pitches of {trim(pitch)}.")
+            raise fail("unreadable", f"A lead of {trim(lead)} is not a whole number of pitches of {trim(pitch)}.")
         return text[: match.start()] + f"x{match['pitch']}" + text[match.end() :], int(lead / pitch)
     if match := _STARTS.search(text):
         starts = int(match["starts"])
@@ -119,7 +119,7 @@ def classes_said(suffix: Suffix, thread: Thread) -> tuple[str, str]:
     if said.isdigit():
         if thread.family == "unified":
             return f"{said}A", f"{said}B"
-        raise fail("unknown-class", f"Class {said} is one of unified threads: 3A for the bolt, 3B for the nut.")
+        raise fail("unknown-class", f"Class {said} belongs to unified threads: 3A for the bolt, 3B for the nut.")
     if said.isalpha() and len(said) == 1 and thread.family == "unified":
         raise fail("unknown-class", "Classes of unified threads are 1A, 2A, 3A for bolts and 1B, 2B, 3B for nuts.")
     return said, ""

@@ -18,7 +18,7 @@ def _trapezoidal(size: str, pitch: str | None) -> Thread:
     found = [t for t in known if t.major == float(size)]
     if not found:
         near = sorted(known, key=lambda t: abs(t.major - float(size)))[:3]
-        raise fail("unknown-size", f"Tr{size} is not kept here.", [t.designation for t in near])
+        raise fail("unknown-size", f"Tr{size} is not in the tables.", [t.designation for t in near])
     wanted = [t for t in found if pitch is None or t.pitch == float(pitch)]
     if not wanted:
         text = f"Tr{size} is standard with a pitch of {' or '.join(trim(t.pitch) for t in found)} mm."
@@ -31,7 +31,7 @@ def _acme(text: str, size: str, tpi: str | None) -> Thread:
     known = [t for t in library() if t.series == "Acme"]
     found = [t for t in known if t.major == float(fraction(size.replace(" ", "-")))]
     if not found:
-        raise fail("unknown-size", f"There is no {size} Acme here.", [t.designation for t in known])
+        raise fail("unknown-size", f"{size} Acme is not in the tables.", [t.designation for t in known])
     if tpi is not None and found[0].tpi != float(tpi):
         raise ask(text, found)
     return found[0]

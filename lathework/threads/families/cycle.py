@@ -23,7 +23,7 @@ from lathework.threads.thread import Thread
 
 CODE = "cycle"
 SERIES = (Series("BSC", "Cycle", "British Standard Cycle, 60 degree flanks, rounded", 190, "cycles"),)
-NOTE = "A cycle thread: 60 degrees with rounded crests. A Whitworth or unified nut of the count binds or is loose."
+NOTE = "A cycle thread: 60 degrees with rounded crests. A Whitworth or unified nut of the same pitch binds or is loose."
 
 
 def _threads() -> Iterable[Thread]:

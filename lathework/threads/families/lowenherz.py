@@ -33,8 +33,8 @@ FORM = Form(
     Source("memory", "Löwenherz, basic form: height of the sharp triangle = pitch, an eighth off crest and root"),
 )
 NOTE = (
-    "Löwenherz: at 3, 4, 5 and 6 mm it has the pitch of an M thread, but flanks of 53° 8' in place of 60°: an M nut "
-    "binds, or holds badly."
+    "Löwenherz: at 3, 4, 5 and 6 mm it has the pitch of an M thread, but its flank angle is 53° 8', not 60°. "
+    "An M nut binds or holds badly."
 )
 
 

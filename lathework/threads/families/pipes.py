@@ -29,7 +29,7 @@ from lathework.units import round_half_up
 
 CODE, AMERICAN_CODE = "bsp", "npt"
 SEALING_NOTE = "A taper pipe thread, 1 in 16: the diameters are those of the gauge plane, {length}."
-AMERICAN_NOTE = "Not BSP: 60 degree flanks, and at most sizes another count. The two do not seal together."
+AMERICAN_NOTE = "Not BSP: 60 degree flanks, and at most sizes a different pitch. The two do not seal together."
 SERIES = (
     Series(
         "G",

@@ -28,8 +28,8 @@ SERIES = (
     Series("Acme", "Acme", "Acme, 29 degree flanks", 240),
 )
 NOTE = (
-    "No die or tap makes it in one: single point, root to {root:.4g} {unit} outside; the nut bored to {bore:.4g}, its "
-    "major {nut:.4g}."
+    "No die or tap cuts this form. Cut it single point: outside to a root of {root:.4g} {unit}; bore the nut "
+    "to {bore:.4g} {unit}, major {nut:.4g} {unit}."
 )
 
 

@@ -29,15 +29,15 @@ SERIES = (
     Series("BSW", "Whitworth", "British Standard Whitworth, coarse, 55 degree flanks", 70, "coarse"),
     Series("BSF", "British Standard Fine", "British Standard Fine, 55 degree flanks", 80, "fine"),
     Series("Conduit", "Conduit", "electrical conduit, Whitworth form", 200, "conduit"),
-    Series("RMS", "Microscope objective", "microscope objective, 36 to the inch, Whitworth form", 210),
-    Series("W", "Gas cylinder valve", "gas cylinder valve, 21.8 mm, 14 to the inch, Whitworth form", 220),
+    Series("RMS", "Microscope objective", "microscope objective, 36 threads per inch, Whitworth form", 210),
+    Series("W", "Gas cylinder valve", "gas cylinder valve, 21.8 mm, 14 threads per inch, Whitworth form", 220),
 )
 SMALL_SERIES = (
     Series("ME", "Model engineer", "model engineer, Whitworth form, 55 degree flanks", 90, "model engineering"),
     Series(
         "Brass",
-        "Brass, 26 to the inch",
-        "brass thread, 26 to the inch at every size, Whitworth form",
+        "Brass, 26 per inch",
+        "brass thread, 26 threads per inch at every size, Whitworth form",
         100,
         "brass tube",
     ),
@@ -49,9 +49,10 @@ WITHOUT_COUNT = ("RMS", "W")
 """Series of one thread, named by itself."""
 NOTES: Mapping[str, str] = MappingProxyType(
     {
-        "W": "Gas cylinder valves: only a licensed station may fit or mend them. Here so that it is recognised.",
-        "RMS": "Microscope objectives, 36 to the inch: the mount's own diameter is about 0.800 in.",
-        "Conduit": "Electrical conduit of before metric sizes; its dies are of Whitworth form.",
+        "W": "Gas cylinder valves: only a licensed station may fit or repair them. Listed only so that you can "
+        "recognise it.",
+        "RMS": "Microscope objectives, 36 threads per inch: the mount measures about 0.800 in.",
+        "Conduit": "Electrical conduit from before metric sizes; its dies have the Whitworth form.",
     }
 )
 _NAMED = {"RMS": "RMS", "W": "W21.8"}

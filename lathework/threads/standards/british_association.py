@@ -62,7 +62,7 @@ def external(thread: Thread, class_name: str, engagement: float | None) -> Exter
         ),
         minor_max=bound(
             thread,
-            "minor, greatest",
+            "minor, maximum",
             round_half_up(exact(thread.minor) - less, 3),
             "d1 − allowance",
             SOURCE,
@@ -100,7 +100,7 @@ def internal(thread: Thread, class_name: str, engagement: float | None) -> Inter
             formula="least = D2, greatest = D2 + 0.12 P + 0.03",
             source=SOURCE,
         ),
-        major_min=bound(thread, "major, least", thread.major, "basic major", SOURCE, thread.major),
+        major_min=bound(thread, "major, minimum", thread.major, "basic major", SOURCE, thread.major),
     )
 
 

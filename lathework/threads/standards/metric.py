@@ -17,7 +17,7 @@ SOURCE = Source("standard", "ISO 965-1:2013, tables of tolerances and deviations
 FORMULAS = Source("standard", "ISO 965-1, the formulas behind the tables, rounded to the preferred numbers")
 EXTERNAL = ("6g", "4h", "6h", "6e", "6f", "8g")
 INTERNAL = ("6H", "4H", "5H", "7H", "6G")
-NOT_TABULATED = "The tables of ISO 965-1 do not hold this diameter and pitch: by the formulas behind them."
+NOT_TABULATED = "The tables of ISO 965-1 do not list this diameter and pitch: by the formulas behind them."
 _CLASS = re.compile(r"^(?P<pitch>\d)(?P<position>[a-zA-Z])(?:(?P<crest>\d)(?P=position))?$", re.ASCII)
 _FACTOR = {"3": 0.5, "4": 0.63, "5": 0.8, "6": 1.0, "7": 1.25, "8": 1.6, "9": 2.0}
 _INTERNAL_FACTOR = {"4": 0.85, "5": 1.06, "6": 1.32, "7": 1.7, "8": 2.12}
@@ -193,7 +193,7 @@ def external(thread: Thread, class_name: str, engagement: float | None) -> Exter
             source=SOURCE if pitch[1] else FORMULAS,
         ),
         minor_max=bound(
-            thread, "minor, greatest", round_half_up(exact(thread.minor) - es, 3), "d1 − es", SOURCE, thread.minor
+            thread, "minor, maximum", round_half_up(exact(thread.minor) - es, 3), "d1 − es", SOURCE, thread.minor
         ),
         notes=_notes(thread, engagement, away[1], pitch[1], crest[1]),
     )
@@ -240,7 +240,7 @@ def internal(thread: Thread, class_name: str, engagement: float | None) -> Inter
             source=SOURCE if pitch[1] else FORMULAS,
         ),
         major_min=bound(
-            thread, "major, least", round_half_up(exact(thread.major) + ei, 3), "D + EI", SOURCE, thread.major
+            thread, "major, minimum", round_half_up(exact(thread.major) + ei, 3), "D + EI", SOURCE, thread.major
         ),
         notes=_notes(thread, engagement, away[1], pitch[1], crest[1]),
     )

@@ -58,7 +58,7 @@ def external(thread: Thread, class_name: str, engagement: float | None) -> Exter
         class_name,
         _printed(thread, "major", OUTSIDE, thread.major, "major"),
         pitch,
-        bound(thread, "minor, greatest", deepest, "basic minor − allowance", pitch.source, thread.minor),
+        bound(thread, "minor, maximum", deepest, "basic minor − allowance", pitch.source, thread.minor),
     )
 
 
@@ -70,7 +70,7 @@ def internal(thread: Thread, class_name: str, engagement: float | None) -> Inter
         class_name,
         _printed(thread, "minor", INSIDE, thread.minor, "inner_minor"),
         _printed(thread, "pitch diameter", INSIDE, thread.pitch_diameter, "inner_pitch"),
-        bound(thread, "major, least", thread.major, "basic major", _table()[0].source, thread.major),
+        bound(thread, "major, minimum", thread.major, "basic major", _table()[0].source, thread.major),
     )
 
 

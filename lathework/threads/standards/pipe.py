@@ -59,7 +59,7 @@ def external(thread: Thread, class_name: str, engagement: float | None) -> Exter
             formula="greatest = d2, least = d2 − Td2",
             source=SOURCE,
         ),
-        minor_max=bound(thread, "minor, greatest", thread.minor, "basic minor", SOURCE, thread.minor),
+        minor_max=bound(thread, "minor, maximum", thread.minor, "basic minor", SOURCE, thread.minor),
     )
 
 
@@ -92,7 +92,7 @@ def internal(thread: Thread, class_name: str, engagement: float | None) -> Inter
             formula="least = D2, greatest = D2 + TD2",
             source=SOURCE,
         ),
-        major_min=bound(thread, "major, least", thread.major, "basic major", SOURCE, thread.major),
+        major_min=bound(thread, "major, minimum", thread.major, "basic major", SOURCE, thread.major),
     )
 
 
@@ -128,7 +128,7 @@ def sealing(thread: Thread, class_name: str, engagement: float | None) -> Intern
             source=SEALING_SOURCE,
         ),
         major_min=bound(
-            thread, "major, least", round_half_up(least, 3), "basic major − T", SEALING_SOURCE, thread.major
+            thread, "major, minimum", round_half_up(least, 3), "basic major − T", SEALING_SOURCE, thread.major
         ),
     )
 

@@ -21,7 +21,7 @@ SOURCE = Source("standard", "ASME B1.1-2003, tolerance formulas")
 PRINTED = Source("standard", "ASME B1.1-2003, limits of size, as printed")
 EXTERNAL = {"2A": Decimal(1), "3A": Decimal("0.75"), "1A": Decimal("1.5")}
 INTERNAL = {"2B": Decimal("1.3"), "3B": Decimal("0.975"), "1B": Decimal("1.95")}
-TEXT_CLASS_1 = "The tables give classes 1A and 1B for UNC and UNF from 1/4 in only; this follows their formulas."
+TEXT_CLASS_1 = "The tables give classes 1A and 1B for UNC and UNF from 1/4 in only; these limits follow their formulas."
 UNR_DEPTH = Decimal("1.190785")
 """Depth from the external major to the rounded root, in pitches on the diameter: 11/8 H."""
 UN_DEPTH = Decimal("1.082532")
@@ -142,7 +142,7 @@ def external(thread: Thread, class_name: str, engagement: float | None) -> Exter
         ),
         pitch_diameter=_as_printed(thread, pitch),
         minor_max=replace(
-            bound(thread, "minor, greatest", minor, "d − allowance − 1.190785 P, rounded root", SOURCE, thread.minor),
+            bound(thread, "minor, maximum", minor, "d − allowance − 1.190785 P, rounded root", SOURCE, thread.minor),
             others=(Answer("flat root (UN)", flat, "in", "d − allowance − 1.082532 P: what a plain die may leave"),),
         ),
         notes=_notes(thread, class_name),
@@ -210,7 +210,9 @@ def internal(thread: Thread, class_name: str, engagement: float | None) -> Inter
         class_name=class_name,
         minor=_as_printed(thread, _minor(thread, class_name), "minor"),
         pitch_diameter=_as_printed(thread, pitch),
-        major_min=bound(thread, "major, least", round_half_even(thread.major, 4), "basic major", SOURCE, thread.major),
+        major_min=bound(
+            thread, "major, minimum", round_half_even(thread.major, 4), "basic major", SOURCE, thread.major
+        ),
         notes=_notes(thread, class_name),
     )
 

@@ -18,7 +18,7 @@ WITH_ALLOWANCE = ("medium", "free")
 LARGEST_WITH_ALLOWANCE, SMALLEST_OWN_ALLOWANCE = 0.75, 0.25
 """Inches: an allowance stands from 3/4 in down; below 1/4 in it is that of the 1/4 in size."""
 _QUARTER_INCH_TPI = {"BSW": 20.0, "BSF": 26.0}
-NO_STANDARD = "No standard gives limits for this thread: these follow the formulas of BS 84."
+NO_STANDARD = "No standard gives limits for this thread: these limits follow the formulas of BS 84."
 _OF_T = "T = 0.002 D^(1/3) + 0.003 L^(1/2) + 0.005 P^(1/2)"
 
 
@@ -90,7 +90,7 @@ def external(thread: Thread, class_name: str, engagement: float | None) -> Exter
         ),
         minor_max=bound(
             thread,
-            "minor, greatest",
+            "minor, maximum",
             round_half_up(exact(thread.minor) - less, 4),
             "d1 − allowance",
             SOURCE,
@@ -138,7 +138,7 @@ def internal(thread: Thread, class_name: str, engagement: float | None) -> Inter
             formula=f"least = D2, greatest = D2 + {words}; {_OF_T}",
             source=SOURCE,
         ),
-        major_min=bound(thread, "major, least", _major(thread), "basic major", SOURCE, thread.major),
+        major_min=bound(thread, "major, minimum", _major(thread), "basic major", SOURCE, thread.major),
         notes=_notes(thread),
     )
 

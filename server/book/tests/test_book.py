@@ -84,7 +84,7 @@ class Book(TestCase):
         self.assertTrue(wires["serves"])
         self.assertAlmostEqual(wires["over"][1]["value"], 0.3331 + 3 * 0.04 - 0.866025 / 16, places=5)
         self.assertFalse(self.page("3/8-16", wire="0.02")["three_wires"]["serves"])
-        self.assertIn("lead angle", wires["lead_angle"]["name"])
+        self.assertIn("lead-angle", wires["lead_angle"]["name"])
 
     def test_what_cannot_be_used_is_told_beside_its_field(self) -> None:
         for query, told in (
@@ -136,5 +136,5 @@ class Book(TestCase):
     def test_one_thread_over_another(self) -> None:
         found = json.loads(self.ask("mating", bolt="1/4-20", nut="M6").content)
         self.assertEqual(found["verdict"], "will-not-start")
-        self.assertIn("Never force it", found["sentence"])
+        self.assertIn("Do not force it", found["sentence"])
         self.assertTrue(any(path["role"] == "clash" for path in found["drawing"]["paths"]))

@@ -57,4 +57,4 @@ class TheCode(unittest.TestCase):
         self.codes.make("fitter", 0.0)
         for typed in ("", "\ud83d", "x" * 60):
             self.assertEqual(self.refused(typed), "wrong-code")
-        self.assertIn("ask there for a new one", OVER)
+        self.assertIn("Ask for a new one", OVER)

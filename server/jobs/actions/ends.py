@@ -69,7 +69,7 @@ def close_job(job_id: int, saw: Saw, reason: str, key: str = "") -> Job:
             missing = (
                 "no piece was gauged" if not now.gauged_enough else f"{now.good} of {now.quantity} pieces are made"
             )
-            raise InputError("needs-reason", "reason", f"Say why the job ends here: {missing}.")
+            raise InputError("needs-reason", "reason", f"Give a reason to close the job: {missing}.")
         whole = "all pieces made and gauged" if now.gauged_pieces else "all pieces made"
         job.closed = reason_of(reason, "reason") if reason.strip() else whole
         job.closed_at, job.held = timezone.now(), ""
@@ -109,7 +109,7 @@ def take_out_job(job_id: int, saw: Saw, key: str = "") -> Job:
 
     def take_out(job: Job) -> None:
         if job.deleted_at is None and job.archived_at is None:
-            raise Refused(InputError("not-away", "job", "This job is on the list already."))
+            raise Refused(InputError("not-away", "job", "This job is already in the list."))
         if job.deleted_at is not None:
             job.deleted_at = None
             search_index.index_entries(job)

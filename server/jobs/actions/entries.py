@@ -85,7 +85,7 @@ def _undone(job_id: int, saw: Saw, device: str) -> Job:
     check_saw(job, saw)
     last = models.Entry.objects.filter(job=job, undone_at=None).order_by("-pk").first()
     if last is None:
-        raise Refused(InputError("nothing-to-undo", "job", "Nothing has been recorded yet."))
+        raise Refused(InputError("nothing-to-undo", "job", "There is nothing to undo yet."))
     moment = timezone.now()
     last.undone_at, last.undone_on = moment, device
     last.save(update_fields=["undone_at", "undone_on"])

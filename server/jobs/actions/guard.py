@@ -16,10 +16,7 @@ from server.site.keys import LONGEST_ACT
 from server.site.news import NEWS
 from server.site.problems import Conflict, Refused
 
-MOVED_ON = (
-    "Another device went on with this job since you saw it. What you entered is still here: see what it did, then "
-    "enter it again."
-)
+MOVED_ON = "Another device changed this job. Look at what it did, then enter yours again; what you typed is still here."
 _LARGEST_ID = 2**63 - 1
 
 
@@ -35,7 +32,7 @@ def find_job(job_id: int, *, binned: bool = False) -> Job:
     """The job of that number; a deleted one only where `binned` says so. Raises Http404."""
     found = Job.objects.select_related("row").filter(pk=job_id).first() if 0 < job_id <= _LARGEST_ID else None
     if found is None or (found.deleted_at is not None and not binned):
-        raise Http404(f"There is no job {job_id} here.")
+        raise Http404(f"There is no job {job_id}.")
     return found
 
 
@@ -48,7 +45,7 @@ def check_saw(job: Job, saw: Saw) -> None:
 def check_open(job: Job) -> None:
     """Raises Refused for a closed job."""
     if job.closed_at is not None:
-        raise Refused(InputError("closed", "job", "This job is closed. Open it again first."))
+        raise Refused(InputError("closed", "job", "This job is closed. Reopen it first."))
 
 
 def _digest(said: Any) -> str:
@@ -68,7 +65,7 @@ def once(key: str, what: str, job_id: int | None, said: Any, do: Callable[[], Jo
     if before is not None:
         other = before.said and before.said != digest
         if other or before.what != what or job_id not in (None, before.job_id):
-            raise InputError("key-used", "Idempotency-Key", "Something else was done with this key already.")
+            raise InputError("key-used", "Idempotency-Key", "This key was already used for something else.")
         return find_job(before.job_id, binned=True)
     job = do()
     NEWS.tell_once_stored("job", job.pk, key)

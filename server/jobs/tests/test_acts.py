@@ -144,7 +144,10 @@ class EntriesTellTheirStory(ApiCase):
         self.change({"method.blank_school": "nominal"})
         now = self.get(self.url("/bench"))
         self.assertEqual([size["readings"] for size in now["sizes"]], [[] for _ in now["sizes"]])
-        self.assertEqual(now["outdated"]["inch"], "0.3687 was measured for 0.3688; it is 0.3750 now: measure again.")
+        self.assertEqual(
+            now["outdated"]["inch"],
+            "This 0.3687 was measured for a target of 0.3688; the target is now 0.3750. Measure again.",
+        )
         self.assertEqual(self.get("/api/log?q=0.3687")["entries"][0]["aim"]["inch"]["text"], "0.3688")
 
 

@@ -103,7 +103,13 @@ class OtherFiles(ApiCase):
     def test_the_set_up_sheet_holds_the_figures(self) -> None:
         answer = self.client.get(self.url("/sheet.pdf"))
         text = " ".join(page.extract_text() for page in PdfReader(io.BytesIO(answer.content)).pages)
-        told = ("Levelling studs", "0.3688", "Care: Key out of the chuck", "Gauge with the nut", "die in the sliding")
+        told = (
+            "Levelling studs",
+            "0.3688",
+            "Caution: Take the key out",
+            "Gauge with the nut",
+            "die in the sliding",
+        )
         for words in told:
             self.assertIn(words, text)
         self.assertIn("−2.0938 in", " ".join(text.split()))
@@ -181,7 +187,7 @@ class PartDxf(ApiCase):
             [made] = make_plans(read_document(document({"method.batch": batch, "quantity": quantity})))
             facts = PdfReader(io.BytesIO(setup_sheet([made]))).pages[0].extract_text()
             with self.subTest(batch=batch, quantity=quantity):
-                self.assertEqual("each holding for all" in " ".join(facts.split()), told)
+                self.assertEqual("one set-up for all" in " ".join(facts.split()), told)
 
     def test_the_sheet_says_how_much_bar(self) -> None:
         page = PdfReader(io.BytesIO(self.client.get(self.url("/sheet.pdf")).content)).pages[0].extract_text()

@@ -119,7 +119,7 @@ class RowsOfAnyHistory(ApiCase):
         self.assertEqual((preset["trials"], preset["left"]), (2, now["opened_eighths"]))
         line = self.get("/api/log/dies/line?die=t7")
         said = [point["said"] for point in line["points"]]
-        self.assertEqual(said, ["starts, then binds", "snug, turns by hand, no shake"])
+        self.assertEqual(said, ["starts, then binds", "snug, turns by hand, no play"])
         ends = [line["line"][at]["off_mm"] for at in (0, -1)]
         self.assertGreater(ends[1], ends[0], "opened further, it cuts a wider hole")
 
@@ -139,7 +139,7 @@ class RowsOfAnyHistory(ApiCase):
         kept.keep_ready(self.stored())
         self.assertEqual(rows(self.job.pk), followed)
         again = self.turning({})
-        self.assertIn("other jobs", again["note"])
+        self.assertIn("Earlier cuts", again["note"])
         belief = 0.5 / 25.4
         self.assertAlmostEqual(again["value"], (0.072 + belief) / (0.09 + belief), places=4)
         for unlike in ({"material": "brass"}, {"setup.machine": "m2"}, {"setup.machine": ""}):

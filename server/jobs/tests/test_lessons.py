@@ -20,7 +20,7 @@ class Lessons(ApiCase):
         self.walk_to("turn:s1")
         [lesson] = self.get(self.url("/bench"))["lessons"]
         self.assertEqual((lesson["mistake"], lesson["said"], lesson["piece"]), ("the dial misread", "4 thou under", 1))
-        self.assertIn("out loud", lesson["check"])
+        self.assertIn("aloud", lesson["check"])
         self.job = start_job(document({"material": "brass"}))
         self.walk_to("turn:s1")
         self.assertEqual(self.get(self.url("/bench"))["lessons"], [], "another metal")

@@ -8,7 +8,7 @@ from server.jobs.actions.documents import start_job
 from server.jobs.tests.case import ApiCase
 
 DEEP = body(bore("1/2-13", depth="1-3/4"))
-"""A blind hole whose drill comes out of the far end."""
+"""A blind hole whose drill breaks through the far end."""
 
 
 class NoPlan(ApiCase):

@@ -163,7 +163,7 @@ class Repairs(ApiCase):
         words = " ".join(" ".join(page.extract_text().split()) for page in paper.pages)
         for part in ("body", "nut", "stud"):
             self.assertIn(f", {part}", words)
-        self.assertIn("Retaining compound", words)
+        self.assertIn("retaining compound", words)
 
     def test_what_cannot_be_repaired_is_told_beside_its_field(self) -> None:
         for change, field in (({"across": ""}, "across"), ({"thread": "7/8 bolt"}, "thread"), ({"nut": "much"}, "nut")):

@@ -189,16 +189,16 @@ class Jobs(KitCase):
         second = self.start()
         self.assertEqual(second["document"]["part"]["sections"][0]["die"], die)
         need = next(one for one in self.get(f"/api/jobs/{second['id']}/needs") if one["id"] == die)
-        self.assertIn("die closed an eighth of a turn in all", need["did"])
+        self.assertIn("die closed 1/8 turn in total", need["did"])
         self.assertEqual(
-            [one["said"] for one in self.get(f"/api/log/dies?die={die}")], ["snug, turns by hand, no shake"]
+            [one["said"] for one in self.get(f"/api/log/dies?die={die}")], ["snug, turns by hand, no play"]
         )
         self.job = Job.objects.get(pk=second["id"])
         self.walk_to("thread:s1")
         preset = self.get(f"/api/jobs/{second['id']}/bench")["preset"]
         self.assertEqual((preset["trials"], preset["left"]), (1, -1.0))
         now = self.record("setting", stands=str(preset["left"])).json()
-        self.assertEqual((now["adjusted"], now["opened_words"]), (True, "closed an eighth of a turn"))
+        self.assertEqual((now["adjusted"], now["opened_words"]), (True, "closed 1/8 turn"))
         self.assertEqual(self.told(self.record("setting", stands="9"), 422), {"stands": "out-of-range"})
         line = self.get(f"/api/log/dies/line?die={die}")
         self.assertEqual([(one["eighths"], one["passes"]) for one in line["points"]], [(-1.0, True)])

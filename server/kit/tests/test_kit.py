@@ -73,7 +73,7 @@ class Kit(KitCase):
         self.assertEqual((changed.json()["state"], changed.json()["revision"]), ("worn", 2))
         self.assertEqual(self.send("PUT", f"/api/kit/{thing['id']}", said).status_code, 409)
         missing = self.send("PUT", "/api/kit/nobody", said)
-        self.assertEqual((missing.status_code, "thing nobody" in missing.json()["detail"]), (404, True))
+        self.assertEqual((missing.status_code, "item nobody" in missing.json()["detail"]), (404, True))
         worse = {"document": {"thread": "1/2 whitworth nut"}, "revision": 2}
         self.assertEqual(self.send("PUT", f"/api/kit/{thing['id']}", worse).status_code, 422)
 
@@ -90,7 +90,7 @@ class Kit(KitCase):
         told = self.get("/api/kit/serves?thread=M6")
         self.assertEqual([one["name"] for one in told["dies"]], ["M6 split die"])
         self.assertEqual((told["drill"], told["missing"]), ("5 mm", []))
-        self.assertEqual(told["unlike"], ["M6x0.75 is no substitute: a pitch of 0.75 mm, not 1 mm."])
+        self.assertEqual(told["unlike"], ["M6x0.75 does not fit: a pitch of 0.75 mm, not 1 mm."])
         self.assertEqual(self.client.get("/api/kit/serves?thread=hammer").status_code, 422)
 
     def test_a_hole_is_drilled_with_what_is_there(self) -> None:

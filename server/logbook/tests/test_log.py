@@ -49,12 +49,12 @@ class Log(ApiCase):
         self.assertEqual(found[0]["reading"]["inch"]["text"], "0.3687")
 
     def test_settings_and_verdicts_are_told_in_words(self) -> None:
-        self.assertEqual([e["said"] for e in self.log(kind="setting")["entries"]], ["close an eighth of a turn"])
+        self.assertEqual([e["said"] for e in self.log(kind="setting")["entries"]], ["close 1/8 turn"])
         self.assertEqual(
             [e["said"] for e in self.log(kind="verdict")["entries"]],
-            ["snug, turns by hand, no shake", "starts, then binds"],
+            ["snug, turns by hand, no play", "starts, then binds"],
         )
-        self.assertEqual(self.log()["jobs"][0]["setting"], "die closed an eighth of a turn in all")
+        self.assertEqual(self.log()["jobs"][0]["setting"], "die closed 1/8 turn in total")
 
     def test_settings_and_troubles(self) -> None:
         """Die settings, notes, and verdicts that did not pass; not the snug one, no readings."""
@@ -125,7 +125,7 @@ class Log(ApiCase):
         self.record("reading", reading="0.866")
         self.change({"title": "Studs again"})
         steps = [entry["step"] for entry in self.log(kind="reading")["entries"] if entry["job"] == "Studs again"]
-        self.assertEqual(steps, ["Turn round for the hexagon"])
+        self.assertEqual(steps, ["Turn the round for the hexagon"])
         self.assertEqual(len(self.log("turn round for the hexagon")["entries"]), 1)
 
     def test_wrong_questions(self) -> None:

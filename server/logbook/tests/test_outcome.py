@@ -37,8 +37,8 @@ class Outcome(ApiCase):
     def test_how_the_die_stood_when_it_cut_well(self) -> None:
         """One advice of 1/8 in the sense that a thread that binds wants: the die closed."""
         (die,) = self.outcome()["dies"]
-        self.assertEqual(die["said"], "snug, turns by hand, no shake")
-        self.assertEqual(die["setting"], "die closed an eighth of a turn in all")
+        self.assertEqual(die["said"], "snug, turns by hand, no play")
+        self.assertEqual(die["setting"], "die closed 1/8 turn in total")
         self.assertEqual(die["blank"]["inch"]["text"], "0.3687")
 
     def test_what_went_wrong_in_its_order(self) -> None:
@@ -87,7 +87,7 @@ class Holes(ApiCase):
         self.record("verdict", verdict="go-passes", tried="limits")
         threads = self.get(self.url("/batch"))["threads"]
         said = {thread["step"].partition(":")[0]: [each["said"] for each in thread["gauged"]] for thread in threads}
-        self.assertEqual(said["try"], ["go runs home, no-go stops"])
+        self.assertEqual(said["try"], ["go gauge goes on, no-go stops"])
         self.assertIn("gauge", said)
         self.assertEqual(self.get("/api/log/dies?thread=3/8-16+UNC"), [])
 

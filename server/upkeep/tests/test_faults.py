@@ -25,7 +25,7 @@ class ReadOnly(ApiCase):
             answers = [self.record("note", reason="meanwhile"), self.act("undo"), self.act("hold", reason="the reamer")]
         for answer in answers:
             self.assertEqual((answer.status_code, answer.json()["code"]), (507, "read-only"))
-            self.assertIn("what you typed is still here", answer.json()["detail"])
+            self.assertIn("What you typed is still here", answer.json()["detail"])
         self.assertLessEqual(said.getvalue().count("\n"), 1, "told once")
         for path in ("/api/jobs", "/api/log", self.url("/bench"), self.url("/sheet.pdf")):
             self.assertEqual(self.client.get(path).status_code, 200, path)

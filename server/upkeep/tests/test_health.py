@@ -43,12 +43,12 @@ class Findings(ApiCase):
         self.assertEqual(told["folder"], str(self.data))
 
     def test_copies_that_are_missing_or_old(self) -> None:
-        self.assertFalse(self.found("daily copies")[0])
+        self.assertFalse(self.found("daily backups")[0])
         (self.data / backups.FOLDER).mkdir()
         for age, well in ((timedelta(days=5), False), (timedelta(hours=5), True)):
             made = datetime.now() - age
             (self.data / backups.FOLDER / f"{backups.STEM}{made:{backups.STAMP}}.sqlite3").touch()
-            self.assertEqual(self.found("daily copies")[0], well)
+            self.assertEqual(self.found("daily backups")[0], well)
 
     def test_a_disk_that_is_nearly_full(self) -> None:
         self.assertTrue(self.found("disk")[0])
@@ -58,7 +58,7 @@ class Findings(ApiCase):
     def test_a_job_that_is_not_read(self) -> None:
         self.assertTrue(self.found("jobs")[0])
         StandingRow.objects.update(unreadable="a length is missing")
-        self.assertEqual(self.found("jobs"), (False, "the rules do not read Levelling studs"))
+        self.assertEqual(self.found("jobs"), (False, "this version cannot open Levelling studs"))
 
 
 class TheCommand(ApiCase):
@@ -79,7 +79,7 @@ class TheCommand(ApiCase):
             self.assertEqual(self.check(data), (0, dict.fromkeys(self.check(data)[1], True)))
             self.spoil(copy)
             status, found = self.check(data)
-            self.assertEqual((status, found["store"], found["last copy"]), (1, True, False))
+            self.assertEqual((status, found["store"], found["latest backup"]), (1, True, False))
             self.spoil(data / NAME)
             status, found = self.check(data)
             self.assertEqual((status, found["store"]), (1, False))

@@ -116,7 +116,7 @@ class Everything(TransactionTestCase):
     def test_what_is_no_such_file_is_refused_and_changes_nothing(self) -> None:
         load_demo()
         sound = whole_shop()
-        with self.assertRaisesRegex(InputError, "has jobs or things already"):
+        with self.assertRaisesRegex(InputError, "not empty"):
             read_whole(sound)
         self.empty()
         first = self.first(sound)

@@ -84,7 +84,7 @@ def rough_figure(bore_work: BoreWork, rough: Drill) -> Figure:
         "drill first",
         rough.diameter,
         rough.unit,
-        "largest you own that leaves a cut for the boring tool",
+        "the largest you own that leaves a cut for the boring tool",
         PRACTICE,
         (Given("bore", in_mm(bore_work.drill), "mm"),),
         kind="table",
@@ -114,7 +114,7 @@ def _sentence(bore_work: BoreWork, rough: Drill | None, *, opened: bool) -> str:
     if opened:
         return f"Open the hole that is there with a boring tool to {{bore}}, {deep}."
     first = f"Drill {rough.name}" if rough is not None else "Drill as large as you can"
-    short = ", its point short of the bottom" if flat else ""
+    short = ", with its point short of the bottom" if flat else ""
     return f"{first}{short}, then bore to {{bore}}, {deep}."
 
 
@@ -147,7 +147,7 @@ def bore(work: Work, chucking: Chucking, bore_work: BoreWork, depth: Figure) -> 
         edge="tip",
         cautions=(cautions.STOP_TO_MEASURE,),
         notes=(
-            "Light cuts, and the same dial twice at the end: a boring bar springs.",
+            "Take light cuts and a spring pass at the end: a boring bar springs.",
             CHATTER,
             *fit_notes(fit, limits, inside=True),
         ),

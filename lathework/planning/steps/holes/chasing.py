@@ -21,8 +21,8 @@ from lathework.threads.thread import Thread
 from lathework.units import convert
 
 _FULL = (
-    "Driven in to its full form, the tap makes {whole} out of this bore: stop at {infeed}, or bore to {full} for a "
-    "full thread of the size wanted."
+    "Fed in to its full form, the tap would make this bore {whole}. Stop at {infeed}, or bore to {full} for "
+    "a full thread of the wanted size."
 )
 
 
@@ -45,9 +45,9 @@ def chase(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) -
         key=keyed("chase", bore_work.bore.id),
         kind="chase",
         title="Chase the thread",
-        sentence="Hold a tap of the same pitch in the toolpost like a boring tool, on centre, a flute square to the "
-        f"bore, its square held so that it cannot turn. {geared_for.words} Chase in {{cuts}}: {{infeed}} on the dial "
-        "from touching.",
+        sentence="Hold a tap of the same pitch in the toolpost like a boring tool, on centre, with a flute square to "
+        f"the bore. Hold its square so that it cannot turn. {geared_for.words} Cut the thread in {{cuts}}: "
+        "{infeed} on the dial from touching.",
         headline="infeed",
         figures=figures,
         tool=f"tap of {thread.pitch:.4g} {thread.unit} pitch as a chaser",
@@ -89,7 +89,7 @@ def try_screw(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Threa
         tool=f"{thread.designation} screw or plug gauge",
         edge="",
         cautions=(cautions.STOP_TO_MEASURE,),
-        notes=("Plug gauge: go all the way in, no-go not beyond two turns.",),
+        notes=("Plug gauge: the go end goes all the way in, the no-go end at most two turns.",),
         measure="verdict",
         acts=(Try(bore_work.bore.id),),
         chucking=chucking.number,

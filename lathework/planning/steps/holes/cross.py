@@ -48,16 +48,16 @@ BY_HAND = TAP_HOLDINGS["in-vise"]
 """A wrench in both hands, the piece clamped."""
 LEFT_TAP_ACROSS = "Left-hand tap: turn it anticlockwise to cut, clockwise to back off."
 INDEXED = (
-    "{count}, {apart} from one to the next: each step at hole 1, 2 and so on before the tool is changed. A collet "
-    "block indexes 4 and 6; else a strip of paper that just goes round, divided by a rule."
+    "{count} holes, {apart} apart. Do each step at every hole before you change the tool. A collet block "
+    "indexes 4 and 6; otherwise wrap a strip of paper round the part and divide it with a rule."
 )
 IN_ALL = (
     "Leave the piece clamped and unplug the drill press. Start the tap in the drill chuck and turn it "
     "by hand, {turns} in all"
 )
 EACH_WALL = (
-    "Each wall from its own side, the piece turned over in its block: start the tap in the drill chuck, turned by "
-    "hand, {turns} in each"
+    "Tap each wall from its own side, and turn the piece over in its block. Start the tap in the drill chuck "
+    "and turn it by hand, {turns} in each"
 )
 
 
@@ -79,8 +79,8 @@ def _set_up(work: Work, chucking: Chucking, bore_work: BoreWork) -> Operation:
     return Operation(
         key=keyed("cross-mark", bore_work.bore.id),
         kind="spot",
-        title="Mark and spot the hole across",
-        sentence=f"Lay the piece in a V-block, mark {{at}} from {end}, bring the mark up square and spot it.",
+        title="Mark and spot the cross hole",
+        sentence=f"Put the piece in a V-block, mark {{at}} from {end}, bring the mark to the top and spot it.",
         headline="at",
         figures={"at": typed(f"from {end}", at, fine=False), **_indexed(bore_work)},
         tool="V-block, centre drill in the drill press",
@@ -89,7 +89,8 @@ def _set_up(work: Work, chucking: Chucking, bore_work: BoreWork) -> Operation:
         notes=(
             *(f"Where: {quoted(told)}." for told in around.values()),
             *((INDEXED,) if bore_work.bore.count > 1 else ()),
-            "Find the top with a rule laid across under the drill's point: level when it is on the axis.",
+            "Find the top with a rule laid across under the drill's point: the rule is level when the drill "
+            "is over the axis.",
         ),
         acts=(Mill(bore_work.bore.id),),
         chucking=chucking.number,
@@ -107,13 +108,13 @@ def _drill(work: Work, chucking: Chucking, bore_work: BoreWork) -> Operation:
         first = f"Drill a pilot of {spoken(pilot, work.job.unit)}{{pilot}}, then "
     if bore_work.percent is not None:
         figures["percent"] = bore_work.percent
-    wanders = "It wanders off a curved surface: a centre drill first"
+    wanders = "It wanders off a curved surface: use a centre drill first"
     size = "bore or ream to {drill}" if bore_work.bored else bore_work.spoken(work.job.unit) + "{drill}"
     return Operation(
         key=keyed("cross-drill", bore_work.bore.id),
         kind="drill",
-        title="Drill across",
-        sentence=first + size + ", {depth} deep to the point.",
+        title="Drill the cross hole",
+        sentence=first + size + ", {depth} deep, measured to the point.",
         headline="drill",
         figures=figures,
         tool="drill in the drill press",
@@ -121,7 +122,7 @@ def _drill(work: Work, chucking: Chucking, bore_work: BoreWork) -> Operation:
         cautions=(cautions.CROSS_DRILL,),
         notes=(
             *((PECK,) if in_mm(depth) / bore_work.drill_mm > DEEP_RATIO else ()),
-            f"{wanders}." if bore_work.bore.depth else f"{wanders}, light feed as it breaks through.",
+            f"{wanders}." if bore_work.bore.depth else f"{wanders}. Feed lightly as it breaks through.",
             f"Lubricant: {work.lubricant}.",
         ),
         dimensions=(measures.drilled(bore_work),),
@@ -137,7 +138,7 @@ def _mouths(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread 
     return Operation(
         key=keyed("cross-countersink", bore_work.bore.id),
         kind="countersink",
-        title="Countersink the hole across",
+        title="Countersink the cross hole",
         sentence=f"Countersink{both} to " + "{across}." if thread is not None else f"Break the edge{both}.",
         headline="across" if thread is not None else "",
         figures=figures,
@@ -162,7 +163,7 @@ def _tap(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) ->
     tapped = Operation(
         key=keyed("cross-tap", bore_work.bore.id),
         kind="tap",
-        title="Tap the hole across",
+        title="Tap the cross hole",
         sentence=(EACH_WALL if wall and bore.depth is None else IN_ALL) + ending(work, figures),
         headline="turns",
         figures=figures,
@@ -196,14 +197,14 @@ def _try(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) ->
             "full thread",
             through,
             unit,
-            f"{there}: it goes through",
+            f"{there}: a through hole",
             GEOMETRY,
             (Given(there, through, unit),),
             fine=False,
         )
     )
     along = try_screw(work, chucking, bore_work, thread, deep)
-    return replace(along, key=keyed("cross-try", bore.id), title="Try the hole across")
+    return replace(along, key=keyed("cross-try", bore.id), title="Try the cross hole")
 
 
 def cross_holes(work: Work, chucking: Chucking) -> Iterator[Operation]:

@@ -33,9 +33,9 @@ DEEP_RATIO = 4.0
 """Depth over diameter from which a drill must be drawn back to clear its chips (practice)."""
 LEAST_BEGUN_MM = 1.0
 """Depth of a hole from which it guides a drill (practice)."""
-BEGUN = "From the second piece on this hole is begun: no spot, no pilot; drill and tap follow it."
-FINISHED_LATER = "Leave it at that: pressed in, the part closes on its bore, and the bore is finished then."
-PECK = "Deeper than four diameters: draw it back at each diameter and clear the chips."
+BEGUN = "On every later piece this hole is already started: no spot and no pilot. Drill and tap follow it."
+FINISHED_LATER = "Go no further now: the press closes the bore, so it is finished after the part is pressed in."
+PECK = "Deeper than four diameters: withdraw the drill at every diameter and clear the chips."
 
 
 def _spot(chucking: Chucking, bore_work: BoreWork) -> Operation:
@@ -43,7 +43,7 @@ def _spot(chucking: Chucking, bore_work: BoreWork) -> Operation:
         key=keyed("spot", bore_work.bore.id),
         kind="spot",
         title="Spot the hole",
-        sentence="Spot the end with a centre drill, its cone smaller than {hole}.",
+        sentence="Spot the end with a centre drill; keep the cone smaller than {hole}.",
         headline="",
         figures={"hole": bore_work.drill},
         tool="centre drill in the tailstock chuck",
@@ -70,7 +70,7 @@ def _pilot(work: Work, chucking: Chucking, bore_work: BoreWork, depth: Figure) -
         key=keyed("pilot", bore_work.bore.id),
         kind="drill",
         title="Drill the pilot",
-        sentence=f"Drill {spoken(drill, work.job.unit)}{{pilot}}, {{depth}} deep to the point.",
+        sentence=f"Drill {spoken(drill, work.job.unit)}{{pilot}}, {{depth}} deep, measured to the point.",
         headline="pilot",
         figures={"pilot": pilot, "depth": depth, "speed": drilling_speed(work, in_mm(pilot))},
         tool="drill in the tailstock chuck",
@@ -96,7 +96,7 @@ def _drill(work: Work, chucking: Chucking, bore_work: BoreWork, depth: Figure) -
         key=keyed("drill", bore_work.bore.id),
         kind="drill",
         title="Drill for the tap" if bore_work.bore.thread else "Drill the hole",
-        sentence=f"Drill {name}" + "{drill}, {depth} deep to the point.",
+        sentence=f"Drill {name}" + "{drill}, {depth} deep, measured to the point.",
         headline="drill",
         figures=figures,
         tool=f"{name.replace(', ', ' ')}drill in the tailstock chuck",
@@ -117,7 +117,7 @@ def _mouth(chucking: Chucking, bore_work: BoreWork, thread: Thread) -> Operation
         key=keyed("countersink", bore_work.bore.id),
         kind="countersink",
         title="Countersink the mouth",
-        sentence="Countersink to {across}: the first thread then starts without a burr.",
+        sentence="Countersink to {across}, so that the first thread starts without a burr.",
         headline="across",
         figures={"across": countersink(thread)},
         tool="countersink in the tailstock chuck",
@@ -180,7 +180,7 @@ def drilled_first(work: Work, chucking: Chucking, bore_work: BoreWork, depth: Fi
         key=keyed("drill", bore_work.bore.id),
         kind="drill",
         title="Drill under the fit",
-        sentence=f"Drill {spoken(drill, work.job.unit)}{{drill}}, {{depth}} deep to the point.",
+        sentence=f"Drill {spoken(drill, work.job.unit)}{{drill}}, {{depth}} deep, measured to the point.",
         headline="drill",
         figures=figures,
         tool="drill in the tailstock chuck",

@@ -31,8 +31,8 @@ from lathework.threads.limits import internal_limits
 from lathework.threads.thread import Thread
 from lathework.units import convert
 
-BAR = "The bar as thick as the bore lets pass, no longer than the thread wants; it clears the far side of the bore."
-BACKWARD = "The top slide is drawn out, against its dial: take the slack out of its screw before each zero."
+BAR = "Use the thickest bar the bore allows, no longer than the thread needs, and check that it clears the far side."
+BACKWARD = "The top slide is wound outward, against its dial: take up its backlash before each zero."
 
 
 def _aim(bore_work: BoreWork, thread: Thread) -> float:
@@ -74,15 +74,15 @@ def _set(work: Work, thread: Thread) -> str:
     """Compound, tool and zero, before the first pass."""
     compound = infeed_of(work, thread) == "compound"
     toward = "tailstock" if thread.hand == "left" else "headstock"
-    swung = f"Set the top slide {{compound}} from the cross slide's direction, its handle toward the {toward}. "
+    swung = f"Set the top slide {{compound}} from the cross-slide direction, its handle toward the {toward}. "
     dials = "both dials" if compound else "the dial"
     return f"{swung if compound else ''}Touch the bore and set {dials} to zero. "
 
 
 def _sentence(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread, geared: Gearing) -> str:
     compound = infeed_of(work, thread) == "compound"
-    slide = "on the top slide, drawn out," if compound else f"out on the {work.job.setup.dial} dial"
-    back = "; the cross slide goes back to zero each time" if compound else ""
+    slide = "on the top slide, wound outward," if compound else f"out on the {work.job.setup.dial} dial"
+    back = "; bring the cross-slide back to zero each time" if compound else ""
     place = _place(chucking, bore_work, thread)
     ends = turned_by_hand(place, opens=geared.opens) if geared.by_hand else inside(place, opens=geared.opens)
     pace = "Turn the spindle by hand" if geared.by_hand else "At {speed} or slower"
@@ -95,7 +95,7 @@ def _notes(work: Work, bore_work: BoreWork, thread: Thread) -> tuple[str, ...]:
         *((BACKWARD,) if infeed_of(work, thread) == "compound" else ()),
         *climbing(thread)[1],
         f"Lubricant: {work.lubricant}.",
-        WHEN_ALL if thread.starts > 1 else "From {try_from} on, try the mate: the last passes make the size.",
+        WHEN_ALL if thread.starts > 1 else "From {try_from} on, try the mating part: the last passes make the size.",
         PICK_UP,
     )
 
@@ -126,7 +126,7 @@ def screwcut_inside(work: Work, chucking: Chucking, bore_work: BoreWork, thread:
         key=keyed("chase", bore_work.bore.id),
         kind="chase",
         title="Cut the thread inside, single point",
-        sentence=f"Set an inside threading tool on centre, square by the gauge. {geared_for.words} "
+        sentence=f"Set an inside threading tool on centre, square by the centre gauge. {geared_for.words} "
         f"{_sentence(work, chucking, bore_work, thread, geared_for)}",
         headline="infeed",
         figures=geared_for.figures | slide | own | climbing(thread)[0],

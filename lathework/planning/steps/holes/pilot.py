@@ -29,7 +29,7 @@ def pilot_figure(work: Work, bore_work: BoreWork, drill: Drill) -> Figure:
         "pilot drill",
         convert(drill.diameter, drill.unit, unit),
         unit,
-        "the drill nearest to half the hole, the web of the larger one",
+        "the drill nearest to half the hole, about the web of the larger drill",
         PRACTICE,
         (given_mm("hole", bore_work.drill_mm, unit),),
         kind="table",

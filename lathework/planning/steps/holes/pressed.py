@@ -13,7 +13,7 @@ from lathework.planning.steps.holes.hole import bores_here, finished_pressed
 from lathework.planning.steps.holes.reaming import ream_to_fit
 from lathework.planning.work import Work
 
-CLOSES = "The press closes the bore by up to the interference: finished before, it would be too tight."
+CLOSES = "The press closes the bore by up to the interference: finished earlier, it would be too tight."
 
 
 def finish_pressed(work: Work, chucking: Chucking) -> Iterator[Operation]:
@@ -27,7 +27,7 @@ def finish_pressed(work: Work, chucking: Chucking) -> Iterator[Operation]:
         whole = ream_to_fit(work, chucking, found, found.limits) if reamed else bore(work, chucking, found, depth)
         yield replace(
             whole,
-            title="Ream when it is pressed in" if reamed else "Bore when it is pressed in",
-            sentence=f"{'Ream' if reamed else 'Bore'} to {{bore}}{deep}, in the part that it is pressed into.",
+            title="Ream after pressing in" if reamed else "Bore after pressing in",
+            sentence=f"{'Ream' if reamed else 'Bore'} to {{bore}}{deep}, in the part it is pressed into.",
             notes=(CLOSES, *whole.notes),
         )

@@ -19,9 +19,11 @@ from lathework.planning.work import Work
 
 REAMING_SHARE = 0.3
 """Reaming speed over turning speed (practice)."""
-FLOAT = "Let the reamer float in its holder, or push it with the tailstock's centre while a hand keeps it from turning."
-FEED = "Plenty of oil, fed on steadily, never turned backward: its edges chip."
-LEAD = "A hand reamer's lead leaves the last of a blind hole small: a machine reamer, or drilled that much deeper."
+FLOAT = (
+    "Let the reamer float in its holder, or push it with the tailstock centre while you keep it from turning by hand."
+)
+FEED = "Use plenty of oil and feed steadily. Never turn it backward: its edges chip."
+LEAD = "A hand reamer's lead leaves the bottom of a blind hole small: use a machine reamer, or drill that much deeper."
 
 
 def ream(
@@ -47,7 +49,7 @@ def ream(
         tool=f"taper pipe reamer {guided}",
         edge="",
         cautions=(care,),
-        notes=("Never backward: its edges chip.", f"No taper reamer?{without} The tap wears fast."),
+        notes=("Never turn it backward: its edges chip.", f"No taper reamer?{without} The tap wears fast."),
         acts=(Sink(bore_work.bore.id),),
         makes=makes(mouth=in_mm(taper.ream_to)),
         chucking=chucking.number,
@@ -71,7 +73,7 @@ def ream_to_fit(work: Work, chucking: Chucking, bore_work: BoreWork, limits: Lim
         "speed": work.speed(work.job.material.turning_speed * REAMING_SHARE, bore.across.mm),
     }
     target = Target(limits.low_mm, limits.aim_mm, limits.high_mm)
-    how = "plug, or the mate, the work cold"
+    how = "plug, or the mating part, with the work cold"
     return Operation(
         key=keyed("ream", bore.id),
         kind="ream",

@@ -21,20 +21,24 @@ from lathework.planning.threads.thread_work import in_mm
 from lathework.planning.work import Work
 from lathework.units import convert
 
-LIGHT = "Light cuts, and the same dial twice at the end: a boring bar springs, and the cone comes out bellied."
-REAMER = "Where a taper reamer is owned, leave it a tenth: by hand, in the tailstock's line, never backward."
-BLUED = (
-    "Both clean and dry: three lines of blue along the shank that goes in, a light twist. Three quarters must rub, "
-    "most at the large end; wrung in it must not rock."
+LIGHT = (
+    "Take light cuts, and repeat the same dial setting twice at the end: a boring bar springs and bellies the taper."
 )
-PLUG = "Try the mate: it must stop short of home by as much as the last cuts let it in."
+REAMER = (
+    "With a taper reamer, leave a tenth of a millimetre and ream by hand, in line with the tailstock, never backward."
+)
+BLUED = (
+    "Clean and dry both. Draw three blue lines along the shank that goes in and twist it lightly: three "
+    "quarters must rub, most at the large end. Wrung in, it must not rock."
+)
+PLUG = "Try the mating part: it must stop short of home by the amount the last cuts will let it in."
 
 
 def _mouth(large_mm: float, start_mm: float) -> Dimension:
     """The large end at the mouth: a band of a plain size."""
     half = measures.PLAIN_TOLERANCE_MM / 2
     band = Target(large_mm - half, large_mm, large_mm + half)
-    how, most = "inside jaws of the caliper; then the mate", 4 * FINISH_MM
+    how, most = "inside jaws of the caliper; then the mating part", 4 * FINISH_MM
     return Dimension("bore", "mouth of the taper", band, start_mm, most, "cross-slide", how, grows=True)
 
 

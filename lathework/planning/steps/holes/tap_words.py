@@ -57,12 +57,14 @@ DRY_SHARE = 2.0
 """How many times the torque of an oiled tap a dry one takes (practice)."""
 LEAST_THREADED_MM = 12.0
 """Smallest hole that an inside threading tool works in (practice)."""
-FORMED = "A form tap makes no chips: no turning back, and a hole that is neither tight nor wide."
+FORMED = "A form tap makes no chips: do not turn it back. The hole size matters more than with a cutting tap."
 FORMED_OIL, NEVER_DRY = "light oil", ": a form tap is never run dry"
 OIL_FIRST = "Oil first: {oil}. This tap breaks dry."
-BLIND = "Blind hole: by hand, whatever holds the tap elsewhere; it must not meet the bottom under power."
-PARTED_FIRST = "Parted off first: on the bar so large a hole would have to go far past the piece, for the tap's lead."
-ON_THE_BAR = "On the bar the hole ends in metal: by hand, and clear the chips; power and a spiral point need a way out."
+BLIND = "Blind hole: tap by hand. A tap under power must not meet the bottom."
+PARTED_FIRST = (
+    "Part off first: on the bar a hole this large would have to go far past the piece, for the tap's chamfer."
+)
+ON_THE_BAR = "On the bar this hole is blind: tap by hand and clear the chips. Power and spiral point need a way out."
 
 
 def way_of(work: Work, bore_work: BoreWork, chucking: Chucking) -> TapHolding:
@@ -111,9 +113,9 @@ def turns_of(thread: Thread, deep_mm: float, *, through: bool) -> Figure:
     given = (
         Given("depth of thread", deep_mm, "mm"),
         Given("lead", lead, "mm"),
-        Given("lead of the tap", beyond, "turn"),
+        Given("chamfer of the tap", beyond, "turn"),
     )
-    formula = f"next whole of (depth of thread ÷ lead{' + lead of the tap' if through else ''})"
+    formula = f"next whole of (depth of thread ÷ lead{' + chamfer of the tap' if through else ''})"
     return Figure("turns", turns, "turn", formula, GEOMETRY, given)
 
 
@@ -194,7 +196,7 @@ def tap_order(bore_work: BoreWork, *, power: bool = False) -> str:
 def risks(figures: dict[str, Figure]) -> tuple[str, ...]:
     """What must be known before a tap of those `figures` goes in."""
     likely = likely_breaks(figures.get("margin"))
-    return ("The tap is likely to break here: drill larger, or chase the thread.",) if likely else ()
+    return ("The tap is likely to break here: drill larger, or cut the thread single point.",) if likely else ()
 
 
 def oil_of(work: Work, bore_work: BoreWork) -> str:

@@ -47,7 +47,7 @@ from lathework.planning.work import Work
 from lathework.threads.thread import Thread
 from lathework.units import convert
 
-LEFT_TAP = "Left-hand tap: turn the spindle backward to cut, forward to back off."
+LEFT_TAP = "Left-hand tap: turn the spindle in reverse to cut, forward to back off."
 
 
 def _rough(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) -> Operation | None:
@@ -63,8 +63,8 @@ def _rough(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) 
         key=keyed("rough-bore", bore_work.bore.id),
         kind="rough",
         title="Rough the thread out",
-        sentence=f"Set an inside threading tool on centre, square by the gauge. {geared_for.words} Rough the thread "
-        "out in {cuts}, {infeed} in all from touching the hole.",
+        sentence=f"Set an inside threading tool on centre, square by the centre gauge. {geared_for.words} Rough the "
+        "thread out in {cuts}, {infeed} in all from touching the bore.",
         headline="infeed",
         figures=geared_for.figures
         | roughing(
@@ -79,10 +79,10 @@ def _rough(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) 
         edge="point",
         cautions=on_the_leadscrew(work, geared_for),
         notes=(
-            "In the solid the tap would take {solid}: more than a person turns steadily.",
+            "A full-depth tap would take {solid}: more than a person can turn steadily.",
             *((LEAD_LEFT,) if thread.hand == "left" else ()),
             *geared_for.notes,
-            "Keep it clear of the bottom, and leave the rest to the tap: it makes the size and the flanks.",
+            "Stop clear of the bottom and leave the rest to the tap: it makes the size and the flanks.",
         ),
         acts=(RoughOut(bore_work.bore.id, None, 0.0, "spindle", reverses=geared_for.reverses),),
         passes=passes,
@@ -148,15 +148,15 @@ def tap_taper(
         key=keyed(kind, bore_work.bore.id),
         kind="tap",
         title="Tap to the gauge",
-        sentence=f"Tap by hand {guided}, {turn_back(work)}. Try the plug gauge or a fitting as you go: stop "
-        "when the gauge goes in {gauge}, give or take {give}.",
+        sentence=f"Tap by hand {guided}, {turn_back(work)}. Try the plug gauge or a fitting as you go: stop when the "
+        "gauge goes in {gauge} ± {give}.",
         headline="gauge",
         figures=figures,
         tool=f"{thread.designation} taper pipe tap",
         edge="",
         cautions=(*way.cautions, *work.hazards),
         notes=(
-            "A taper tap cuts on its whole length: the torque grows with depth. Too deep cannot be put right.",
+            "A taper tap cuts along its whole length: the torque grows with depth. Too deep cannot be corrected.",
             "No gauge? A sound fitting should go in by hand about {turns}, then tighten.",
             *manner(work, bore_work, figures),
         ),

@@ -20,7 +20,7 @@ from lathework.units import convert
 
 RECESS_OVER = 0.2
 """How far a recess stands over what the tool cuts, in pitches on the diameter (practice)."""
-CHALK = "Chalk on the bed where the carriage stands now: each pass of the thread ends there."
+CHALK = "Chalk the carriage's position on the bed now: each pass of the thread ends there."
 BLIND = (
     "Mark the dial reading where the tool first touched. Wind back to that mark before you withdraw the "
     "tool: you cannot see it."

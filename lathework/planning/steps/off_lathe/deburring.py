@@ -11,14 +11,15 @@ from lathework.planning.operation import Operation, makes
 WHERE: Mapping[Burr, str] = {
     "flats": "the edges of the flats",
     "keyway": "the edges of the keyway",
-    "crossing": "inside, where the hole across comes out",
-    "threads": "the threads that the hole across cuts",
-    "parted": "the mouth of the hole that the blade opened",
+    "crossing": "inside, where the cross hole comes out",
+    "threads": "the threads cut by the cross hole",
+    "parted": "the mouth of the hole that the blade cut open",
 }
 _HOW: Mapping[Burr, str] = {
-    "crossing": "Inside: a scraper, or emery on a slotted rod turned by hand; then push the mate or a plug through.",
-    "threads": "Threads: run the die over them once more at its setting, or use a thread file.",
-    "parted": "Mouth: a scraper, or a countersink turned by hand.",
+    "crossing": "Inside: use a scraper, or emery on a slotted rod turned by hand. Then push the mating part or a plug "
+    "through.",
+    "threads": "Threads: run the die over them once more at the same setting, or use a thread file.",
+    "parted": "Mouth: use a scraper, or a countersink turned by hand.",
 }
 _AND = " and "
 
@@ -32,9 +33,9 @@ def _deburr(burrs: list[Burr], chucking: int) -> Operation:
     return Operation(
         key="deburr",
         kind="deburr",
-        title="Take the burrs off",
-        sentence=f"Take the burrs off by hand: {_listed([WHERE[burr] for burr in burrs])}. Feel each edge with a "
-        "wooden pick, not a finger.",
+        title="Remove the burrs",
+        sentence=f"Remove the burrs by hand: {_listed([WHERE[burr] for burr in burrs])}. Feel each edge with a wooden "
+        "pick, not a finger.",
         headline="",
         figures={},
         tool="fine file, scraper",

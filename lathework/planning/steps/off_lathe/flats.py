@@ -42,7 +42,7 @@ def mill_flats(work: Work, chucking: Chucking, placed: Placed, grip: Grip) -> Op
         figures=figures
         | {
             "depth": depth_per_flat(start, across.mm, unit),
-            "count": Figure("flats", count, "flat", "by the shape", GEOMETRY, kind="table"),
+            "count": Figure("flats", count, "flat", "from the shape", GEOMETRY, kind="table"),
             "length": typed("length", placed.section.length, fine=False)
             if placed.section.length.typed
             else Figure(
@@ -59,12 +59,12 @@ def mill_flats(work: Work, chucking: Chucking, placed: Placed, grip: Grip) -> Op
             ),
             "index": Figure("turn the block by", 360 / count, "°", "360 ÷ flats", GEOMETRY, (Given("flats", count),)),
         },
-        tool="end mill, collet block in the vise",
+        tool="end mill, collet block in the vice",
         edge="",
         cautions=(cautions.MILLING,),
         notes=(
-            "Measure after the second, opposite flat, and correct the depth by half of what is left.",
-            "No mill? File them against rollers set to the depth, spindle locked at each flat.",
+            "Measure after the second, opposite flat, and correct the depth by half the difference.",
+            "No mill? File them against rollers set to the depth, with the spindle locked at each flat.",
         ),
         dimensions=measures.flats(across.mm, start),
         acts=(Mill(placed.section.id, Cut(placed.far_mm, placed.near_mm, start, across.mm), ("flats",)),),

@@ -17,16 +17,17 @@ from lathework.planning.steps.fit_words import STEEL, pressed_figures
 from lathework.planning.steps.holes.boring import pressed
 from lathework.planning.work import Work
 
-PRESSED = "Break the leading edge of both, so that neither shaves the other. Oil both, and start it square."
+PRESSED = "Chamfer the leading edge of both, so that neither shaves the other. Oil both and start squarely."
 SHRUNK = (
-    "Or shrink it on: the outer one heated by {heat}, the inner one cold. Push it home at once: it grips in seconds."
+    "Or shrink it on: heat the outer part by {heat}, with the inner part cold. Push it home at once: it "
+    "grips in seconds."
 )
-GLUED = "No strain until it has set. Heat undoes it."
+GLUED = "Do not load it until it has set. Heat releases it."
 GLUE = Caution(
     "glue", "Wear gloves and cover your eyes, as its data sheet says.", "The compound irritates skin and eyes."
 )
-_PRESS_IN = "Press {what} in, square and slowly, until it is home."
-_GLUE_IN = "Degrease both, wet both with compound, and turn {what} in once, until it is home."
+_PRESS_IN = "Press {what} in squarely and slowly until it is home."
+_GLUE_IN = "Degrease both, wet both with compound, and turn {what} once as you push it home."
 
 
 def _join(chucking: Chucking, key: str, made: str, code: FitCode, figures: dict[str, Figure], what: str) -> Operation:
@@ -40,7 +41,7 @@ def _join(chucking: Chucking, key: str, made: str, code: FitCode, figures: dict[
         sentence=(_GLUE_IN if glued else _PRESS_IN).replace("{what}", what),
         headline="force" if "force" in figures else "",
         figures=figures,
-        tool="retaining compound" if glued else "arbor press, or the vise with soft jaws",
+        tool="retaining compound" if glued else "arbor press, or the vice with soft jaws",
         edge="",
         cautions=(GLUE,) if glued else (cautions.PRESS, *((cautions.SHRINK,) if heat else ())),
         notes=(GLUED,) if glued else (PRESSED, *((SHRUNK,) if heat else ())),
@@ -62,7 +63,7 @@ def _hole(work: Work, bore_work: BoreWork, chucking: Chucking) -> Operation | No
     code, limits = bore_work.bore.fit, bore_work.limits
     if limits is None or not FIT[code].joined:
         return None
-    return _join(chucking, "join-mate", bore_work.bore.id, code, pressed(work, bore_work, limits), "its mate")
+    return _join(chucking, "join-mate", bore_work.bore.id, code, pressed(work, bore_work, limits), "the mating part")
 
 
 def joints(work: Work, chucking: Chucking) -> Iterator[Operation | None]:

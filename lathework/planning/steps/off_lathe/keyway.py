@@ -20,16 +20,15 @@ from lathework.planning.work import Work
 
 STROKE_MM = 0.05
 """What a planing tool takes at a stroke (practice)."""
-OVER_THE_AXIS = (
-    "Bring the cutter over the axis: touch the side of the round, a slip of paper between, then move {over}."
+OVER_THE_AXIS = "Centre the cutter: touch the side of the bar with paper between, then move {over}."
+TOUCH = "Touch the top of the bar with a slip of paper between, and set zero: measure the depth from there."
+NO_MILL = (
+    "No mill? Plane it in the lathe like a keyway in a bore: a square tool at centre height, with a hole drilled "
+    "at each end."
 )
-TOUCH = "Touch the top of the round, a slip of paper between, and set zero: the depth counts from there."
-NO_MILL = "No mill? Plane it in the lathe as a keyway in a bore is: a square tool at centre height, holes at its ends."
-SQUARE_TOOL = (
-    "The tool as wide as the key, square, ground back below its edge; exactly at centre height, or it cuts askew."
-)
-FULL_DEPTH = "A hole or a groove at the far end lets the chips go; a through one needs none."
-DRY_FIT = "Try the key: pushed in by a thumb. Break the edges before you measure."
+SQUARE_TOOL = "Use a tool as wide as the key, square, relieved below the edge, exactly on centre height."
+FULL_DEPTH = "A hole or a groove at the far end gives the chips room; a through bore needs none."
+DRY_FIT = "Try the key: it should go in by thumb pressure. Deburr before you measure."
 
 
 def _long(work: Work, placed: Placed, length: Length | None) -> Figure:
@@ -97,7 +96,7 @@ def plane_keyway(work: Work, chucking: Chucking, bore_work: BoreWork, key: Lengt
         tool=f"square tool, {key.typed} wide, in a boring bar",
         edge="",
         cautions=(cautions.PLANE,),
-        notes=(SQUARE_TOOL, FULL_DEPTH, DRY_FIT, "A push broach with its bush is quicker, where one is owned."),
+        notes=(SQUARE_TOOL, FULL_DEPTH, DRY_FIT, "A push broach with its bush is quicker, if you own one."),
         acts=(Mill(bore.id, raised=("keyway",)),),
         chucking=chucking.number,
         makes=makes(wide=key.mm, deep=deep),

@@ -15,9 +15,15 @@ from lathework.planning.positions import along, given_mm
 from lathework.planning.threads.thread_work import in_mm
 from lathework.planning.work import Work
 
-FOR_THE_JAWS = "It is sawn longer than the piece, so that the jaws have something to hold: that end is sawn off later."
-ONE_FOR_SEVERAL = "One length does for several pieces: {more} longer for each further one, drawn out by that each time."
-HARD_BOLT = "Grade marks on its head, or plated? It is hard, or its coat clogs the die: choose a plain, soft one."
+FOR_THE_JAWS = (
+    "The blank is longer than the piece, so that the jaws have something to hold. That end is sawn off later."
+)
+ONE_FOR_SEVERAL = (
+    "One length does for several pieces: add {more} for each further piece, and pull it out by that each time."
+)
+HARD_BOLT = (
+    "Grade marks on the head, or plated? The bolt is hard, or its plating clogs the die. Choose a plain, soft one."
+)
 
 
 def _blank_length(work: Work, chucking: Chucking) -> Figure:
@@ -81,7 +87,7 @@ def _saw_stub(work: Work, chucking: Chucking) -> Operation:
     unit, several = work.job.unit, work.job.quantity > 1 and work.part.overall_mm < JAWS_MM
     out = max(chucking.stick_out_mm, chucking.worked_mm + HOLD_CLEARANCE_MM)
     inputs = (
-        given_mm("stands out", out, unit),
+        given_mm("sticks out", out, unit),
         given_mm("in the jaws", JAWS_MM, unit),
         given_mm("facing", FACING_MM, unit),
     )
@@ -89,7 +95,7 @@ def _saw_stub(work: Work, chucking: Chucking) -> Operation:
         key="saw",
         kind="saw",
         title="Saw a length of bar",
-        sentence="Saw off {length} of the bar for each piece: it does not pass the spindle.",
+        sentence="Saw off {length} of the bar for each piece: the bar does not pass through the spindle.",
         headline="length",
         figures={"length": along(work, "saw off", out + JAWS_MM + FACING_MM, added(inputs), *inputs)}
         | ({"more": _next_piece(work)} if several else {}),
@@ -130,17 +136,17 @@ def _saw_bolt(work: Work) -> str:
 
 def _saw_off(work: Work) -> Operation:
     """Saw the damaged end off a part that is kept, leaving what facing takes."""
-    spare = replace(along(work, "leave for facing", FACING_MM, "what cleaning up the sawn face takes"), kind="table")
+    spare = replace(along(work, "leave for facing", FACING_MM, "allowance for cleaning up the sawn face"), kind="table")
     return Operation(
         key="saw",
         kind="saw",
         title="Saw the damaged end off",
-        sentence="Saw the damaged end off square, {spare} proud of sound metal.",
+        sentence="Saw the damaged end off square, leaving {spare} of sound metal for facing.",
         headline="spare",
         figures={"spare": spare},
         tool="hacksaw",
         edge="",
         acts=(Saw(""),),
         cautions=(cautions.SAW,),
-        notes=("Look for cracks running on below the cut: saw until the metal is sound all round.",),
+        notes=("Look for cracks that run on below the cut, and saw until the metal is sound all round.",),
     )

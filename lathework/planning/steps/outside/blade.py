@@ -19,12 +19,12 @@ from lathework.planning.work import Work
 from lathework.units import convert
 
 _WIDER_MM = 0.01
-UNBROKEN = "Too thin to be chamfered behind: break the parted edge with a fine file, its handle on."
-PIP = "File off the pip that parting leaves, the file's handle on."
+UNBROKEN = "Too thin for a back chamfer: break the parted edge with a fine file that has a handle."
+PIP = "File off the pip that parting leaves; the file must have a handle."
 CENTRE_BACK = "Withdraw the centre before the blade is through: if it still pushes, the piece jams the blade."
 SLOT_WALL_MM, SLOT_UNDER_MM = 1.0, 0.5
 """Least metal round a hole when a slot is begun, and how far the slot goes under the chamfer, each side (practice)."""
-OTHER_MOUTH = "Countersink the thread's mouth on this side too, in the vise or the drill press."
+OTHER_MOUTH = "Countersink the thread's mouth on this side too, in the vice or the drill press."
 
 
 def plunges(work: Work, far_mm: float, width_mm: float, blade: Length, edge: str) -> tuple[dict[str, Figure], str]:
@@ -34,7 +34,7 @@ def plunges(work: Work, far_mm: float, width_mm: float, blade: Length, edge: str
     if width_mm > blade.mm + _WIDER_MM:
         last = far_mm - width_mm + blade.mm
         figures["last"] = blade_place(work, cut_end_mm=last, blade=blade, edge=edge, name="last plunge")
-        words += f", and step it over until it stands {place_words(work, 'last')}"
+        words += f", then step it over until it is {place_words(work, 'last')}"
     return figures, words
 
 
@@ -80,7 +80,7 @@ def start_groove(work: Work, chucking: Chucking, placed: Placed, thread_work: Th
         key=keyed("start-groove", placed.section.id),
         kind="groove",
         title="Groove to start in",
-        sentence="In front of the thread plunge a groove to {diameter}, " + words + ".",
+        sentence="Plunge a groove in front of the thread to {diameter}, " + words + ".",
         headline="diameter",
         figures={"diameter": deep} | places | {"dial": plunge_dial(work, thread_work.blank_mm, deep_mm)},
         tool="grooving blade",
@@ -108,10 +108,10 @@ def slot_left(work: Work, chucking: Chucking, chamfer: Cut) -> Figure | None:
         given_mm("under the chamfer", most, unit),
     )
     return Figure(
-        "left standing",
+        "left uncut",
         convert(min(max(across / 2, least if hole else 0.0), most), "mm", unit),
         unit,
-        "least of (greatest of (diameter ÷ 2, hole and its wall), under the chamfer)",
+        "smallest of (largest of (diameter ÷ 2, hole and its wall), under the chamfer)",
         PRACTICE,
         inputs,
         fine=False,

@@ -25,20 +25,26 @@ SLIDE_TRAVEL_MM = 75.0
 """How far the top slide of a usual lathe travels (practice)."""
 MARKS_SHARE = 0.75
 """How much of a taper's length two readings are taken over (practice)."""
-CHATTER = "It chatters? Slower, a little more feed, less tool out, a smaller nose, the slide nipped."
-ON_CENTRE = "The tool exactly on centre height, or the cone comes out hollow and of another angle."
+CHATTER = (
+    "Chatter? Lower the speed, raise the feed a little, shorten the tool overhang, use a smaller nose radius, "
+    "and lock the slide you are not using."
+)
+ON_CENTRE = "Set the tool exactly on centre height, or the taper comes out hollow and at the wrong angle."
 BY_INDICATOR = (
     "Set the angle by an indicator on a true bar, not by the slide's marks: it moves {rise} over {marks} of the slide."
 )
 TWO_READINGS = (
-    "Scribe two lines {marks} apart. By micrometer the inner one is {growth} larger. Less: set the slide over a little "
-    "more. Set it while there is metal left."
+    "Scribe two lines {marks} apart. The inner one should measure {growth} larger. If it is less, set the "
+    "slide over a little more, while there is still metal left."
 )
 BLUE = (
-    "Three lines of blue along it, a light twist in its socket: three quarters must rub, most at the large end. "
-    "Push it in and wring it: it must not rock."
+    "Draw three blue lines along it and twist it lightly in its socket: three quarters must rub, most at the "
+    "large end. Wring it in: it must not rock."
 )
-DRY = "Socket and shank clean and dry for that. Emery on a flat file takes the last hundredth; it corrects no angle."
+DRY = (
+    "Clean and dry socket and shank for that. Take the last hundredth with emery on a flat file; it cannot "
+    "correct the angle."
+)
 LONG = (
     "Longer than the top slide travels. Use the taper attachment, or turn between centres with the tailstock "
     "set over {offset} toward you, small end at the tailstock."
@@ -64,7 +70,7 @@ def readings(unit: LengthUnit, long: Length, taper: Taper) -> dict[str, Figure]:
     marks = Figure("apart", convert(apart_mm, "mm", unit), unit, "share × length", PRACTICE, share, fine=False)
     apart, rise, run = Given("apart", marks.value, unit), Given("rise", taper.rise), Given("along", taper.along)
     growth = Figure("larger by", marks.value * taper.ratio, unit, "apart × rise ÷ along", GEOMETRY, (apart, rise, run))
-    half = "apart × rise ÷ (2 × along); on the side, along the axis"
+    half = "apart × rise ÷ (2 × along), measured on the side along the axis"
     moves = Figure("indicator", marks.value * taper.ratio / 2, unit, half, GEOMETRY, (apart, rise, run))
     return {"marks": marks, "growth": growth, "rise": moves}
 

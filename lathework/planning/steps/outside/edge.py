@@ -21,12 +21,14 @@ BROKEN_SHARE, LEAST_BROKEN_MM, MOST_BROKEN_MM = 0.03, 0.2, 1.0
 STEP_MM = 0.1
 """Step in which such a chamfer is told, in millimetres."""
 BEVELLED, ROUNDED = "Chamfer the edge at 45°, {size} each way, ", "Round the edge to a radius of {size}, "
-NARROW_SLOT = "Slot too narrow for the tool? Step the blade over once into the bar, or use a fine file with a handle."
-TRACKS = (
-    "Begin with half the width of the wheels on the work, press hard at once: lines that fall between the first ones "
-    "mean harder."
+NARROW_SLOT = (
+    "Is the slot too narrow for the tool? Step the blade over once into the bar, or use a fine file with a handle."
 )
-FLOOD = "Plenty of oil, and a brush for the chips: those that are rolled in spoil the pattern."
+TRACKS = (
+    "Start with half the width of the wheels on the work and press hard at once. If lines fall between the "
+    "first ones, press harder."
+)
+FLOOD = "Use plenty of oil and a brush: rolled-in chips spoil the pattern."
 KNURLING_SHARE = 1 / 3
 """Knurling speed over turning speed (practice)."""
 
@@ -42,12 +44,12 @@ def _broken(work: Work, placed: Placed) -> Figure:
         "chamfer",
         convert(mm, "mm", unit),
         unit,
-        "nearest whole of (least of (greatest of (0.03 × diameter, least broken), most broken) ÷ step) × step",
+        "nearest whole of (smallest of (largest of (0.03 × diameter, smallest edge), largest edge) ÷ step) × step",
         PRACTICE,
         (
             given_mm("diameter", placed.turned_mm, unit),
-            given_mm("least broken", LEAST_BROKEN_MM, unit),
-            given_mm("most broken", MOST_BROKEN_MM, unit),
+            given_mm("smallest edge", LEAST_BROKEN_MM, unit),
+            given_mm("largest edge", MOST_BROKEN_MM, unit),
             given_mm("step", STEP_MM, unit),
         ),
         fine=False,
@@ -92,7 +94,7 @@ def chamfer_behind(work: Work, chucking: Chucking) -> Operation | None:
     return Operation(
         key=keyed("edge", f"{last.section.id}.{far_end(work.ends)}"),
         kind="edge",
-        title=f"Chamfer the {last.name} behind",
+        title=f"Chamfer the back edge of the {last.name}",
         sentence="Chamfer the far edge at 45° through the slot, {size} each way.",
         headline="size",
         figures={"size": size},

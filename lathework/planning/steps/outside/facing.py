@@ -39,10 +39,10 @@ FOUR_JAWS = "Hold square bar in a four-jaw chuck or a square collet: three jaws 
 def _first_face(work: Work, chucking: Chucking) -> tuple[str, str, dict[str, Figure]]:
     """Title, sentence and figures of facing the end that is held first."""
     words = {"bolt": "bolt", "kept": "part"}.get(work.part.stock.form, "bar" if chucking.on_bar else "blank")
-    stand = f"Stand the {words} " + "{stick_out} out of the chuck. "
+    stand = f"Set the {words} " + "{stick_out} out of the chuck. "
     if chucking.steadied:
         stand = IN_STEADY.format(words=words)
-    sentence = stand + "Face the end, carriage locked, and set the readout to Z {zero}."
+    sentence = stand + "Lock the carriage, face the end, and set the readout to Z {zero}."
     return (
         "Face the end, set Z zero",
         sentence,
@@ -130,10 +130,10 @@ def _face_notes(work: Work, chucking: Chucking) -> tuple[str, ...]:
     if form == "square" and not chucking.second:
         notes.append(FOUR_JAWS)
     if form in ("hexagon", "square") and not chucking.second:
-        notes.append("Corners strike the tool at every turn: light cuts and a slower speed until it is round.")
+        notes.append("Corners strike the tool at every turn: take light cuts at a lower speed until it is round.")
     if form == "kept":
         notes.append(
-            "Copper or soft jaws on a finished surface; true it with an indicator, a hole off its axis is lost."
+            "Use copper or soft jaws on a finished surface. True it with an indicator: a hole off its axis is scrap."
         )
     if grip.words == BOLT_SHANK:
         notes.append(HEAD_IN_CHUCK)

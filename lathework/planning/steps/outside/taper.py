@@ -32,13 +32,15 @@ def _made_mm(placed: Placed, taper: TaperBlank) -> float:
 
 def _notes(work: Work, thread_work: ThreadWork) -> tuple[str, ...]:
     notes = [
-        "Feed with the top slide, the carriage locked; or use the taper attachment, or set the tailstock over.",
+        "Lock the carriage and feed with the top slide. Or use the taper attachment, or set the tailstock over.",
         "Set the tool exactly on centre, or the taper comes out wrong.",
-        "Set the slide back to zero after it.",
+        "Set the slide back to zero afterwards.",
     ]
     soft = work.job.material.cutting_force <= SOFT_N_MM2 and thread_work.thread.major_mm <= STRAIGHT_UP_TO_MM
     if soft:
-        notes.append("In this metal the die may cut the taper itself from the straight blank: skip this, go slowly.")
+        notes.append(
+            "In this material the die can cut the taper from a straight blank: you may skip this step, but go slowly."
+        )
     return tuple(notes)
 
 
@@ -54,7 +56,7 @@ def turn_taper(work: Work, chucking: Chucking, placed: Placed, thread_work: Thre
         work,
         "length of the taper",
         long,
-        "least of (useful thread, section)",
+        "smallest of (useful thread, section)",
         given_mm("useful thread", in_mm(taper.useful), work.job.unit),
         given("section", placed.section.length),
     )
@@ -114,8 +116,9 @@ def gauge_taper(work: Work, chucking: Chucking, placed: Placed, thread_work: Thr
         edge="",
         cautions=(cautions.STOP_TO_MEASURE,),
         notes=(
-            f"Stops sooner: the thread is large, {_larger(thread_work)}. Goes further: it is small, and stays so.",
-            "Seal it with tape or compound made for what it carries. Leave the pressure test to those licensed for it.",
+            f"Stops sooner: the thread is large, so {_larger(thread_work)}. Goes further: it is small and "
+            "cannot be corrected.",
+            "Seal it with tape or compound made for what it carries. Leave the pressure test to a licensed trade.",
         ),
         measure="verdict",
         acts=(Try(placed.section.id),),

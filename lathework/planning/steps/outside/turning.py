@@ -30,8 +30,8 @@ CENTRE_STIFFENS = 3.0
 LONG_FIT = 3.0
 """Length over diameter from which a fit is measured at both ends (practice)."""
 BOTH_ENDS = (
-    "Measure it at both ends before the last cut. If they differ, set the tailstock over by half of that, times the "
-    "length between centres over the length measured; away from you if the end at the chuck is larger."
+    "Measure both ends before the last cut. If they differ, set the tailstock over by half the difference × "
+    "length between centres ÷ length measured: away from you if the chuck end is larger."
 )
 BLANK_OVER, BLANK_UNDER = 0.02, 0.05
 """Band of a blank that counts as on size, in pitches over and under the aim (practice)."""
@@ -104,7 +104,7 @@ def _cuts(cuts: tuple[Figure, ...], deepest: Figure, start_mm: float, aim_mm: fl
         "cuts",
         count,
         "cut",
-        "greatest of (0, next whole of ((from − to − finishing cut) ÷ most per cut)) + 1; the last one finishes",
+        "largest of (0, next whole of ((from − to − finishing cut) ÷ most per cut)) + 1; the last one finishes",
         PRACTICE,
         (
             given_mm("from", start_mm, unit),
@@ -184,11 +184,11 @@ def _turn_title(work: Work, placed: Placed, *, last: bool) -> str:
     if placed.thread is not None:
         return "Turn the thread blank"
     if placed.section.shape in MILLED:
-        return f"Turn round for the {placed.section.shape}"
+        return f"Turn the round for the {placed.section.shape}"
     if placed.section.fit:
         return "Turn to the fit"
     if placed.section.taper is not None:
-        return "Turn round for the taper"
+        return "Turn the blank for the taper"
     if placed.section.knurl is not None:
         return "Turn the knurl's blank"
     # A bush has no shank.

@@ -32,7 +32,7 @@ def check_interval(pieces: int) -> Figure:
         PRACTICE,
         (Given("pieces", pieces),),
         kind="table",
-        note="And after every change of the die, the blank or the tool.",
+        note="Also after every change of die, blank or tool.",
     )
 
 
@@ -50,14 +50,14 @@ def _to_its_nut(work: Work, chucking: Chucking, placed: Placed, thread_work: Thr
         key=keyed("gauge", placed.section.id),
         kind="gauge",
         title="Gauge with the nut",
-        sentence=f"Clean the thread and try {mate}: it runs freely from end to end, with little shake.",
+        sentence=f"Clean the thread and try {mate}: it should run freely from end to end with little play.",
         headline="",
         figure_words="runs freely",
         figures={"every": check_interval(work.job.quantity)},
         tool=mate,
         edge="",
         cautions=(cautions.STOP_TO_MEASURE,),
-        notes=("Binds on the flanks: another pass. Binds at the root: the point is too wide.",),
+        notes=("If it binds on the flanks, take another pass. If it binds at the root, the point is too wide.",),
         measure="verdict",
         acts=(Try(placed.section.id),),
         chucking=chucking.number,
@@ -84,7 +84,7 @@ def _over_wires(
         tool="three wires and a micrometer",
         edge="",
         cautions=(cautions.STOP_TO_MEASURE,),
-        notes=("A larger section stands in front of the thread: no nut and no ring gets there.",),
+        notes=("A larger section is in front of the thread: no nut or ring reaches it.",),
         measure="verdict",
         acts=(Try(placed.section.id),),
         chucking=chucking.number,
@@ -110,17 +110,17 @@ def gauge(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadWor
         key=keyed("gauge", placed.section.id),
         kind="gauge",
         title="Gauge with the nut",
-        sentence=f"Clean the thread and try {mate}: snug, no shake.",
+        sentence=f"Clean the thread and try {mate}: it should be snug, without play.",
         headline="",
         figure_words="snug",
         figures={"wires_most": most, "wires_least": least, "wire": wire, "every": check_interval(work.job.quantity)},
         tool=mate,
         edge="",
         cautions=() if work.off_lathe(thread_work) else (cautions.STOP_TO_MEASURE,),
-        notes=("It is made to its mate: no gauge but that one tells.",)
+        notes=("It is made to its mate: no other gauge can tell.",)
         if thread_work.mate is not None
         else (
-            f"No nut? Over three wires of {{wire}} class {thread_work.class_name} measures {{wires_least}} to "
+            f"No nut? Over three {{wire}} wires, class {thread_work.class_name} measures {{wires_least}} to "
             "{wires_most}.",
         ),
         measure="verdict",

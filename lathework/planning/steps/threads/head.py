@@ -27,25 +27,26 @@ def _notes(work: Work, chucking: Chucking, thread_work: ThreadWork, seconds: flo
     job, thread = work.job, thread_work.thread
     notes = [
         f"Lubricant{'' if work.dry else ', plenty of it'}: {work.lubricant}.",
-        "Chasers of one set, each in the slot of its number, standing out of the head alike, their chamfers ground "
-        "alike.",
-        "Push until the chasers draw themselves on, then let the head follow.",
+        "Use chasers of one set, each in its numbered slot, standing out alike and ground with the same chamfer.",
+        "Push until the chasers pull themselves on, then let the head follow.",
         STOP,
     ]
     if thread_work.mate is not None:
-        notes.append("Set it from where it cuts the basic size: {opened} on the diameter. Start wide, try the mate.")
+        notes.append(
+            "Set it {opened} on the diameter from where it cuts the basic size. Start wide and try the mating part."
+        )
     if seconds < LEAST_SECONDS - HAIR_S:
-        notes.append("Even at its slowest this lathe is at the stop in {on}: keep one hand on the switch.")
+        notes.append("Even at its lowest speed this lathe reaches the stop in {on}: keep one hand on the switch.")
     if job.setup.head.overrun is None:
         notes.append(SUPPOSED)
     if chucking.centred and "turn" in chucking.does:
-        notes.append("Draw the centre back first; the work now stands out on its own.")
+        notes.append("Draw the centre back first: from here the work is unsupported.")
     if thread.hand == "left":
-        notes.append("Left-hand chasers, the spindle in reverse: only with a chuck that cannot unscrew.")
+        notes.append("Left-hand chasers cut with the spindle in reverse: use only a chuck that cannot unscrew.")
     if thread_work.shoulder:
         notes.append(
-            "The chamfer of the chasers leaves the last {unfinished} unfinished, and a head cannot be turned round: "
-            "chasers ground short for shoulders leave less."
+            "The chamfer of the chasers leaves the last {unfinished} unfinished, and a head cannot be "
+            "flipped. Chasers ground short for shoulders leave less."
         )
     return tuple(notes)
 

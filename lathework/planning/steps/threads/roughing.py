@@ -45,14 +45,16 @@ def rough_out(work: Work, chucking: Chucking, placed: Placed, thread_work: Threa
         edge="point",
         cautions=on_the_leadscrew(work, geared_for),
         notes=(
-            "In the solid the die would take {solid}: more than a person, or a holder, turns steadily.",
-            "Set the tool square by the gauge, its point on centre."
+            "On a full blank the die would take {solid}: more than a person, or a holder, can turn steadily.",
+            "Set the tool square by the centre gauge, with its point on centre."
             if thread_work.groove
-            else "No groove to run out into: stop short, turn the spindle by hand to a chalked line, and withdraw the "
-            "tool there.",
+            else (
+                "No groove for the tool to run into: stop short, turn the spindle by hand to a chalked line, and "
+                "withdraw the tool there."
+            ),
             *((LEAD_LEFT,) if thread.hand == "left" else ()),
             *geared_for.notes,
-            "Leave the rest to the die: it makes the size and the flanks.",
+            "Leave the rest to the die: it sizes the thread and finishes the flanks.",
         ),
         acts=(
             RoughOut(

@@ -67,11 +67,11 @@ def _place(thread_work: ThreadWork, speed: Figure) -> Place:
 def _tried(thread_work: ThreadWork) -> str:
     """What the last passes are judged by: a nut that gets there, the wires, or nothing before every start is cut."""
     if thread_work.between:
-        return "From {try_from} on, measure over the wires: no nut gets there. The last passes make the size."
+        return "From {try_from} on, measure over the wires: no nut reaches it. The last passes make the size."
     if thread_work.thread.starts > 1:
         return WHEN_ALL
     wires = ", or measure over the wires" if thread_work.limits is not None else ""
-    return f"From {{try_from}} on, try the mate{wires}: the last passes make the size."
+    return f"From {{try_from}} on, try the mating part{wires}: the last passes make the size."
 
 
 def _notes(work: Work, thread_work: ThreadWork) -> tuple[str, ...]:
@@ -94,7 +94,7 @@ def _notes(work: Work, thread_work: ThreadWork) -> tuple[str, ...]:
 def _sentence(work: Work, thread_work: ThreadWork, speed: Figure, *, opens: bool, by_hand: bool) -> str:
     compound = infeed_of(work, thread_work.thread) == "compound"
     slide = "on the top slide" if compound else f"on the {work.job.setup.dial} dial"
-    back = "; the cross slide goes back to zero each time" if compound else ""
+    back = "; bring the cross-slide back to zero each time" if compound else ""
     place = _place(thread_work, speed)
     ends = turned_by_hand(place, opens=opens) if by_hand else outside(place, opens=opens)
     pace = "Turn the spindle by hand" if by_hand else "At {speed} or slower"

@@ -19,10 +19,10 @@ from lathework.threads.thread import Thread
 from lathework.units import convert
 
 SCRATCH = "Take a first scratch pass, just touching, and check it with the pitch gauge before you cut any deeper."
-WEAK_ROOT = "A sharp point makes a deep, weak root: hone a flat on it where strength counts."
-WIDE = "It leaves its own width unfinished at a shoulder: a groove as wide, or stop there."
-AT_ONCE = "A taper chaser in soft metal: one pass at full depth, its own taper makes the thread's."
-NOT_TO_THE_TAPER = "Square to the axis, not to the taper."
+WEAK_ROOT = "A sharp point makes a deep, weak root: hone a flat on it if strength matters."
+WIDE = "It leaves its own width unfinished at a shoulder: make a groove as wide, or stop there."
+AT_ONCE = "A taper chaser in soft metal cuts in one pass at full depth: its own taper makes the taper of the thread."
+NOT_TO_THE_TAPER = "Set it square to the axis, not to the taper."
 
 
 def _set_over(work: Work, thread: Thread) -> Figure:
@@ -43,8 +43,8 @@ def _compound(thread: Thread) -> str:
     """Which way the compound is swung: the tool goes in along the flank that leads, the other only cleans."""
     toward = "headstock" if thread.hand == "left" else "tailstock"
     return (
-        "Set the top slide {compound} from the cross slide's direction (a scale marked from the lathe's axis reads 90° "
-        f"less that), its handle toward the {toward}. "
+        "Set the top slide {compound} from the cross-slide direction (a scale marked from the lathe axis "
+        f"reads 90° less that), its handle toward the {toward}. "
     )
 
 
@@ -55,8 +55,10 @@ def _words(work: Work, thread: Thread) -> str:
     if work.job.method.infeed == "compound" and not compound:
         words = "Set the top slide parallel to the bed: it moves the tool on to the next start. "
     if thread.taper and not at_once(work, thread):
-        words += "Set the taper attachment to 1 in 16; or, between centres, the tailstock over by {set_over}. "
-    held = "Set the tool on centre, square by the gauge"
+        words += (
+            "Set the taper attachment to 1 in 16. Or work between centres with the tailstock set over by {set_over}. "
+        )
+    held = "Set the tool on centre, square by the centre gauge"
     if chaser:
         held = "Hold the chaser on centre, its teeth along the axis, so that it cannot turn"
     return f"{words}{held}; touch the blank and set {'both dials' if compound else 'the dial'} to zero."

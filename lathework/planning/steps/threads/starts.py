@@ -18,20 +18,19 @@ from lathework.units import convert
 CLIMBS_DEG = 3.0
 """Lead angle from which a threading tool is ground for it (practice)."""
 BY_WHEEL = (
-    "Mark a tooth of the first wheel, of {wheel} teeth, and the gap that it stands in. Take the two apart, turn the "
-    "spindle on by {teeth} teeth and mesh them again. Cut the next start to the same dial reading"
+    "Mark a tooth of the first gear ({wheel} teeth) and the gap that it meshes in. Disengage the two, turn "
+    "the spindle on by {teeth} teeth and mesh them again. Cut the next start to the same dial reading"
 )
 BY_SLIDE = (
-    "Move the top slide {pitch} along the bed, the slack taken out of its screw. Cut the next start to the same dial "
-    "reading"
+    "Move the top slide {pitch} along the bed with its backlash taken up. Cut the next start to the same dial reading"
 )
 AND_SO_ON = ", and so on: {times} times in all."
-STUD = "The count holds where the first wheel turns as often as the spindle. If it turns half as often, count half."
+STUD = "The count is right if the first gear turns as often as the spindle. If it turns half as often, count half."
 ALIKE = (
-    "All starts are cut to the same dial reading. When the last is cut, try the mate; if it binds, take the same "
-    "little more in each."
+    "Cut all starts to the same dial reading. After the last, try the mating part. If it binds, take the "
+    "same small extra cut in each."
 )
-WHEN_ALL = "The mate goes on only when every start is cut: cut this one to its full infeed."
+WHEN_ALL = "The mating part goes on only when every start is cut: cut this one to its full infeed."
 
 
 def shared_by_wheel(geared: Gearing, thread: Thread) -> bool:
@@ -79,14 +78,14 @@ def next_start(
     by_wheel = shared_by_wheel(geared, thread)
     figures = {"times": times}
     if by_wheel:
-        wheel = Given("teeth of the first wheel", geared.first_wheel)
+        wheel = Given("teeth of the first gear", geared.first_wheel)
         shared = Given("starts", thread.starts)
-        figures["wheel"] = Figure("first wheel", geared.first_wheel, "", "as its train has it", AS_TYPED, kind="typed")
+        figures["wheel"] = Figure("first gear", geared.first_wheel, "", "from its gear train", AS_TYPED, kind="typed")
         figures["teeth"] = Figure(
             "turn on by",
             geared.first_wheel // thread.starts,
             "",
-            "teeth of the first wheel ÷ starts",
+            "teeth of the first gear ÷ starts",
             GEOMETRY,
             (wheel, shared),
         )
@@ -104,7 +103,7 @@ def next_start(
         sentence=(BY_WHEEL if by_wheel else BY_SLIDE) + ("." if thread.starts == 2 else AND_SO_ON),
         headline="teeth" if by_wheel else "pitch",
         figures=figures,
-        tool="first wheel of the train" if by_wheel else "top slide, parallel to the bed",
+        tool="first gear of the train" if by_wheel else "top slide, parallel to the bed",
         edge="",
         cautions=(cautions.GEARS,) if by_wheel else (cautions.STOP_TO_MEASURE,),
         notes=(ALIKE, *((STUD,) if by_wheel else ())),

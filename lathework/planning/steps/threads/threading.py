@@ -39,8 +39,8 @@ from lathework.units import convert
 
 SHORT_OF_SHOULDER = 0.5
 """Pitches kept between the die and the shoulder (practice)."""
-LEAD_DRIFTS = "That long a die drifts in pitch: where a nut must run all along it, single-point or chase it."
-LEFT_DIE = "Left-hand die: turn the spindle backward to cut, forward to back off."
+LEAD_DRIFTS = "At this length a die drifts in pitch. If a nut must run the full length, cut it single point."
+LEFT_DIE = "Left-hand die: turn the spindle in reverse to cut, forward to back off."
 
 
 def _turns(thread_work: ThreadWork, length_mm: float) -> Figure:
@@ -77,7 +77,7 @@ def by_hand_because(work: Work, thread_work: ThreadWork) -> str:
     if not thread_work.cutter.in_holder:
         return ""
     if chosen.power and thread_work.taper is not None:
-        return "tapers: its die bites harder with every turn, and must be felt"
+        return "tapers: its die bites harder with every turn, and your hand must feel it"
     if not chosen.power:
         return ""
     section = next(one for n, one in enumerate(work.part.sections) if work.threads.get(n) is thread_work)
@@ -121,8 +121,8 @@ def _thread_notes(
         notes.append(f"A die of {thread.starts} starts.")
     if job.method.finish == "run-out" and thread_work.shoulder and thread_work.taper is None:
         notes.append(
-            "The last threads stay unfinished: what screws on stops short of them, or is counterbored to "
-            "{counterbore}, {counterbore_depth} deep."
+            "The last threads stay unfinished: the mating part must stop short of them, or be counterbored "
+            "to {counterbore}, {counterbore_depth} deep."
         )
     if chucking.centred and "turn" in chucking.does and not work.off_lathe(thread_work):
         notes.append("Draw the centre back first: from here the work is unsupported.")
@@ -225,7 +225,7 @@ def finish_to_shoulder(work: Work, chucking: Chucking, placed: Placed, thread_wo
     return Operation(
         key=keyed("finish", placed.section.id),
         kind="finish",
-        title="Turn the die round, finish to the shoulder",
+        title="Flip the die, finish to the shoulder",
         sentence="Flip the die in its holder (plain side first), same setting. Run it to the end of the "
         "thread already cut, then {turns} more. Stop {gap} short of the shoulder.",
         headline="turns",
@@ -233,7 +233,7 @@ def finish_to_shoulder(work: Work, chucking: Chucking, placed: Placed, thread_wo
         tool=f"{thread.designation} {way_of(work, thread_work).tool}",
         edge="plain side first",
         cautions=() if way_of(work, thread_work).off_lathe else (cautions.DIE_BY_HAND,),
-        notes=("Always by hand: feel for the shoulder.",),
+        notes=("Always do this by hand: feel for the shoulder.",),
         acts=(
             RunOn(
                 placed.section.id,

@@ -115,7 +115,7 @@ def try_from(total: Figure, unit: LengthUnit) -> Figure:
     """From where on the mate is tried, on the dial that goes so far in all; told in `unit`."""
     whole = convert(total.value, "in" if total.unit == "in" else "mm", unit)
     return Figure(
-        "try the mate from",
+        "try the mating part from",
         TRY_FROM * whole,
         unit,
         "three quarters × in all",

@@ -8,6 +8,7 @@ import WaitingSign from '@/shared/controls/WaitingSign.vue'
 import EmptyShell from '@/shared/controls/EmptyShell.vue'
 import FigureValue from '@/shared/figures/FigureValue.vue'
 import { provideUnit } from '@/shared/figures/useUnits'
+import { useTitle } from '@/shared/state/useTitle'
 
 /** A batch as it stands: every size from piece to piece, every thread as it was gauged, the bar, the first one's card. */
 const props = defineProps<{ id: number; part: number }>()
@@ -35,25 +36,28 @@ function runs(gauged: readonly Schemas['GaugedShown'][]) {
   }
   return found
 }
+useTitle(() => bench.value && `${bench.value.title}, batch`)
 const empty = computed(() => told.value && !told.value.sizes.length && !told.value.threads.length)
 </script>
 
 <template>
   <div class="batch">
     <header class="head">
-      <h1>{{ bench?.title ?? 'Batch' }}</h1>
+      <h1>{{ bench ? `Batch: ${bench.title}` : 'Batch' }}</h1>
       <span v-if="told" class="pieces"
-        ><strong class="fig">{{ told.good }}</strong> of {{ told.quantity }} good<template
+        ><strong class="fig">{{ told.good }}</strong> of {{ told.quantity }} pieces good<template
           v-if="told.scrapped"
           >, ✗ {{ told.scrapped }} scrapped</template
         ></span
       >
-      <router-link :to="{ name: 'bench', params: { id } }">to the bench</router-link>
-      <router-link :to="{ name: 'plan', params: { id } }">the whole plan</router-link>
+      <router-link :to="{ name: 'bench', params: { id } }">Open the bench</router-link>
+      <router-link :to="{ name: 'plan', params: { id } }">Open the plan</router-link>
     </header>
     <p v-if="error" class="field-error" role="alert">{{ asProblem(error).message }}</p>
     <WaitingSign v-if="!told && !error" what="the batch" />
-    <EmptyShell v-if="empty">Nothing of this batch was measured or gauged yet.</EmptyShell>
+    <EmptyShell v-if="empty"
+      >No readings yet. Sizes and gauge results appear here as you record them at the bench.</EmptyShell
+    >
     <template v-if="told && !empty">
       <section class="sizes" aria-label="Sizes">
         <SizeChart
@@ -70,8 +74,8 @@ const empty = computed(() => told.value && !told.value.sizes.length && !told.val
         <ol class="gauged">
           <li v-for="one in runs(thread.gauged)" :key="one.from" :class="one.passes ? 'good' : 'bad'">
             <strong
-              >{{ one.passes ? '✓' : '✗' }} piece {{ one.from
-              }}{{ one.to > one.from ? ` to ${one.to}` : '' }}</strong
+              >{{ one.passes ? '✓' : '✗' }}
+              {{ one.to > one.from ? `pieces ${one.from} to ${one.to}` : `piece ${one.from}` }}</strong
             >
             <span class="small">{{ one.said }}</span>
           </li>
@@ -86,8 +90,8 @@ const empty = computed(() => told.value && !told.value.sizes.length && !told.val
           :open="false"
         />
       </section>
-      <section v-if="told.card.length" aria-label="Card of the first">
-        <h2>Card of piece {{ told.first }}, the first that was good</h2>
+      <section v-if="told.card.length" aria-label="First good piece">
+        <h2>First good piece (piece {{ told.first }})</h2>
         <dl class="card">
           <template v-for="(line, n) in told.card" :key="n">
             <dt>{{ line.title }}</dt>

@@ -35,16 +35,17 @@ const pieces = computed(() => {
     <figcaption>
       {{ series.title }}: {{ series.name }}
       <strong v-if="series.leaves_at" class="leaves" role="status"
-        >≠ at piece {{ series.leaves_at }} it leaves its band if it goes on so: adjust before</strong
+        >▲ At this drift piece {{ series.leaves_at }} will be out of limits. Adjust before piece
+        {{ series.leaves_at }}.</strong
       >
       <span v-else-if="series.drifts && series.drift" class="muted"
-        >drifts by {{ text(series.drift.shown) }} a piece, and stays in its band</span
+        >Drift {{ text(series.drift.shown) }} per piece, stays within limits</span
       >
     </figcaption>
     <svg
       :viewBox="`0 0 ${WIDE} ${HIGH}`"
       role="img"
-      :aria-label="`${series.name} of ${series.points.length} pieces, ${series.points.filter((one) => !one.within).length} of them outside`"
+      :aria-label="`${series.name} of ${series.points.length} pieces, ${series.points.filter((one) => !one.within).length} out of limits`"
     >
       <rect
         class="band"

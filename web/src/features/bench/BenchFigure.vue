@@ -50,11 +50,11 @@ const small = computed<{ label: string; figure: Figure }[]>(() => {
   const speed = step.value?.figures.find((f) => f.key === 'speed')?.figure
   const beside = [
     ...(target ? [{ label: 'target', figure: target }] : []),
-    { label: 'left to come off', figure: props.cut.left },
+    { label: 'still to come off', figure: props.cut.left },
     ...(speed ? [{ label: 'speed', figure: speed }] : []),
     ...(stop ? [{ label: 'stop at Z', figure: stop }] : []),
     ...((props.size?.readings.length ?? 0) > 1 && props.cut.ratio
-      ? [{ label: 'comes off per dialled', figure: props.cut.ratio }]
+      ? [{ label: 'cut per dialled', figure: props.cut.ratio }]
       : []),
   ]
   return props.brief ? beside.slice(0, 2) : beside
@@ -66,7 +66,12 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
   <div class="bench-figure">
     <template v-if="headline">
       <p class="words">{{ words }}</p>
-      <button type="button" class="big" :title="`Working of ${headline.name}`" @click="ask(headline)">
+      <button
+        type="button"
+        class="big"
+        :title="`Show how ${headline.name} is worked out`"
+        @click="ask(headline)"
+      >
         <span v-if="step?.headline_words && big === step.headline && !cut" class="pre">{{
           step.headline_words
         }}</span>
@@ -81,10 +86,10 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
       <span v-if="last" class="fig">{{ told(last.reading).text }}</span>
     </p>
     <p v-if="last?.waits || (bench.ahead && !headline && !cut)" class="words" role="status">
-      ◌ What comes next is not known until the server answers.
+      ◌ No connection to Conch. The next cut is shown when it answers.
     </p>
     <p v-if="cut && headline && cut.expect && cut.give_or_take" class="expect">
-      <template v-if="!last">From the size as entered: measure it first. </template>
+      <template v-if="!last">Worked out from the bar size you typed. Measure the bar first. </template>
       {{ cut.then }} Expect
       <span class="fig">{{ told(cut.expect.shown).text }} ± {{ told(cut.give_or_take.shown).text }}</span>
     </p>

@@ -8,15 +8,15 @@ const emit = defineEmits<{ read: [] }>()
 </script>
 
 <template>
-  <section class="gate" aria-label="To be read first">
-    <h1>▲ Before you start</h1>
+  <section class="gate" aria-label="Cautions to read first">
+    <h1>▲ Caution: read before you start</h1>
     <ul>
       <li v-for="caution in cautions" :key="caution.code">
         <strong>{{ caution.do }}</strong>
         <p class="muted">{{ caution.why }}</p>
       </li>
     </ul>
-    <p class="muted">That you read this is kept in the log of the job.</p>
+    <p class="muted">The log records that you have read this.</p>
     <BusyButton color="secondary" class="go" size="x-large" autofocus :busy="busy" @click="emit('read')"
       >I have read this</BusyButton
     >

@@ -59,7 +59,7 @@ const stands = computed(
         :items="offered"
         item-title="name"
         item-value="code"
-        label="tried with"
+        label="gauge with"
         hide-details
         @update:model-value="leave"
       />
@@ -73,7 +73,7 @@ const stands = computed(
       :reading="problem?.of('reading')"
       @size="(reading, wire, unit) => emit('size', reading, wire, unit)"
     />
-    <div v-else class="verdicts" role="group" :aria-label="`What ${gauge?.name ?? 'it'} says`">
+    <div v-else class="verdicts" role="group" :aria-label="`How does ${gauge?.name ?? 'it'} fit?`">
       <button
         v-for="(v, n) in verdicts"
         :key="v.code"
@@ -88,11 +88,11 @@ const stands = computed(
       </button>
     </div>
     <p v-if="!bench.due.now && !bench.verdict && !bench.cause" class="order" role="status">
-      This piece need not be gauged: piece {{ bench.due.piece }} is next. Gauge it all the same if anything
+      No need to gauge this piece; the next one is piece {{ bench.due.piece }}. Gauge this one if anything
       felt different.
     </p>
     <p v-if="bench.ahead && bench.verdict && !bench.advice" class="order" role="status">
-      ◌ What to do with the die is not known until the server answers.
+      ◌ No connection to Conch. The die setting is shown when it answers.
     </p>
     <div v-if="bench.advice && bench.verdict" class="advice" role="status">
       <p class="said-words" :class="bench.verdict.metal">
@@ -107,8 +107,11 @@ const stands = computed(
         @die="emit('die')"
       />
       <p v-else-if="bench.adjusted" class="order">
-        {{ bench.advice.again ? 'It is cut further.' : `The ${bench.moves} is moved. Run it on again, then` }}
-        try once more.
+        {{
+          bench.advice.again
+            ? 'Cut further. Then gauge again.'
+            : `The ${bench.moves} has been adjusted. Run it on again, then gauge again.`
+        }}
       </p>
       <div v-else class="move">
         <DieScrews v-if="bench.advice.middle" :middle="bench.advice.middle" />
@@ -132,14 +135,16 @@ const stands = computed(
               :open="asked === one"
               @working="asked = asked === one ? null : one"
             />
-            <span v-if="stands" class="muted">The {{ bench.moves }} stands {{ bench.opened_words }}.</span>
+            <span v-if="stands" class="muted"
+              >Setting of the {{ bench.moves }}: {{ bench.opened_words }}.</span
+            >
           </div>
         </div>
       </div>
       <WorkingPanel v-if="asked" :figure="asked" />
     </div>
     <p v-else-if="bench.cause" class="order" role="status">{{ bench.cause.cure }}</p>
-    <p v-else-if="stands" class="muted">The {{ bench.moves }} stands {{ bench.opened_words }}.</p>
+    <p v-else-if="stands" class="muted">Setting of the {{ bench.moves }}: {{ bench.opened_words }}.</p>
   </div>
 </template>
 

@@ -25,16 +25,16 @@ const theme = useShopTheme(() => true)
 
 <template>
   <div class="row">
-    <button v-if="open" type="button" class="key" @click="emit('back')">back <kbd>k</kbd></button>
+    <button v-if="open" type="button" class="key" @click="emit('back')">step back <kbd>k</kbd></button>
     <span v-if="open && closed" class="just" role="note" aria-label="Just done">✓ {{ closed }}</span>
     <button v-if="open" type="button" class="key" @click="emit('undo')">undo <kbd>z</kbd></button>
     <button v-if="open" type="button" class="key" @click="emit('note')">note <kbd>n</kbd></button>
     <button type="button" class="key" @click="turnUnits">{{ unit }} <kbd>u</kbd></button>
     <button type="button" class="key" @click="theme.toggle()">
-      {{ theme.name() === 'shell' ? 'dark' : 'light' }}
+      {{ theme.name() === 'shell' ? 'dark screen' : 'light screen' }}
     </button>
     <button v-if="open && bench.step && !gated" type="button" class="key" @click="emit('why')">
-      {{ gauging && !bench.verdict ? 'not gauged, or scrap' : 'scrap or accept' }}
+      {{ gauging && !bench.verdict ? 'accept ungauged, or scrap' : 'accept, redo or scrap' }}
     </button>
     <button
       v-if="open && bench.step && !gated && !bench.zero"
@@ -42,12 +42,12 @@ const theme = useShopTheme(() => true)
       class="key"
       @click="emit('lost')"
     >
-      zero lost
+      tool zeros lost
     </button>
     <button v-if="open" type="button" class="key" @click="emit('instruments')">instruments</button>
     <v-menu v-if="open && isHost && me?.network" location="top">
       <template #activator="{ props: menu }">
-        <button type="button" class="key" v-bind="menu">on a tablet</button>
+        <button type="button" class="key" v-bind="menu">open on a tablet</button>
       </template>
       <v-sheet class="code">
         <TabletCode :path="`/jobs/${bench.id}/bench`" what="this bench" />
@@ -56,7 +56,7 @@ const theme = useShopTheme(() => true)
     <router-link
       class="key"
       :to="{ name: 'plan', params: { id: bench.id }, query: bench.part > 1 ? { part: bench.part } : {} }"
-      >the whole plan <kbd>p</kbd></router-link
+      >plan <kbd>p</kbd></router-link
     >
   </div>
 </template>

@@ -28,20 +28,22 @@ const wanted = computed(() => props.bench.parts.reduce((sum, part) => sum + part
 
 <template>
   <section v-if="!bench.steps.length" class="outcome" aria-label="No plan">
-    <h1>This part cannot be made as it is.</h1>
+    <h1>This part cannot be made like this.</h1>
     <p>
-      <router-link :to="{ name: 'plan', params: { id } }">Its plan says why, and what would do.</router-link>
+      <router-link :to="{ name: 'plan', params: { id } }">The plan says why, and what to change.</router-link>
     </p>
   </section>
-  <section v-else class="outcome" aria-label="What was made">
+  <section v-else class="outcome" aria-label="Result">
     <h1>
-      <span class="big">{{ good }} of {{ wanted }}</span> made
+      <span class="big">{{ good }} of {{ wanted }}</span> pieces made
     </h1>
     <p v-if="bench.becomes" class="becomes">
-      <span v-if="becomes.done.value" class="good" role="status">✓ In the shop: {{ bench.becomes }}.</span>
+      <span v-if="becomes.done.value" class="good" role="status"
+        >✓ Added to the shop: {{ bench.becomes }}.</span
+      >
       <FittersOnly v-else>
         <BusyButton color="secondary" size="large" :busy="becomes.busy.value" @click="becomes.put"
-          >Put it in the shop: {{ bench.becomes }}</BusyButton
+          >Add to the shop: {{ bench.becomes }}</BusyButton
         >
       </FittersOnly>
       <span v-if="becomes.problem.value" class="field-error" role="alert">{{
@@ -58,12 +60,12 @@ const wanted = computed(() => props.bench.parts.reduce((sum, part) => sum + part
           </li>
         </ul>
         <template v-if="outcome?.dies.length">
-          <h2>How the die stood when it cut well</h2>
+          <h2>Die setting that cut good threads</h2>
           <DieStory :dies="outcome.dies" />
         </template>
         <template v-if="outcome">
           <h2>What went wrong</h2>
-          <p v-if="!outcome.troubles.length" class="good">✓ Nothing was recorded.</p>
+          <p v-if="!outcome.troubles.length" class="good">✓ No trouble recorded.</p>
           <ol v-else>
             <li v-for="trouble in outcome.troubles" :key="trouble.id">
               <span class="muted small"
@@ -76,7 +78,7 @@ const wanted = computed(() => props.bench.parts.reduce((sum, part) => sum + part
             </li>
           </ol>
           <p v-if="outcome.more">
-            <router-link :to="{ name: 'log' }">The rest is in the log</router-link>
+            <router-link :to="{ name: 'log' }">Show all in the log</router-link>
           </p>
         </template>
       </div>

@@ -9,7 +9,7 @@ const props = defineProps<{ bench: BenchNow; fixed: boolean }>()
 const emit = defineEmits<{ part: [id: string]; piece: [number: number] }>()
 /** Where in the steps of the piece in hand one is; a part without a plan has none. */
 const where = computed(() => {
-  if (props.bench.finished) return 'all steps'
+  if (props.bench.finished) return 'all steps done'
   return props.bench.steps.length ? `step ${at.value + 1} of ${props.bench.steps.length}` : 'no plan'
 })
 const at = computed(() => props.bench.steps.filter((s) => s.state === 'done').length)
@@ -39,15 +39,15 @@ const query = computed(() => (props.bench.part > 1 ? { part: props.bench.part } 
         </button>
       </nav>
     </div>
-    <nav v-if="bench.waiting.length" class="parts pieces" aria-label="Pieces that wait">
-      <span class="muted small">waiting</span>
+    <nav v-if="bench.waiting.length" class="parts pieces" aria-label="Pieces put down">
+      <span class="muted small">put down:</span>
       <button
         v-for="one in bench.waiting"
         :key="one.piece"
         type="button"
         class="part fig"
         :title="`next: ${one.title}`"
-        :aria-label="`Take up piece ${one.piece}, next: ${one.title}`"
+        :aria-label="`Continue piece ${one.piece}, next step: ${one.title}`"
         :disabled="fixed"
         @click="emit('piece', one.piece)"
       >
@@ -66,7 +66,7 @@ const query = computed(() => (props.bench.part > 1 ? { part: props.bench.part } 
       :is="bench.quantity > 1 ? 'router-link' : 'span'"
       class="piece"
       :to="{ name: 'batch', params: { id: bench.id }, query }"
-      title="the batch, piece by piece"
+      title="Show the batch"
       >piece <strong class="fig">{{ piece }}</strong>
       <span class="muted">{{
         several ? ` · ${bench.good} of ${bench.quantity} made` : ` of ${bench.quantity}`

@@ -40,6 +40,7 @@ import { useMe } from '@/shared/api/useMe'
 import type { Schemas, Unit } from '@/shared/api/client'
 import { provideUnit, useUnits } from '@/shared/figures/useUnits'
 import BusyButton from '@/shared/controls/BusyButton.vue'
+import { useTitle } from '@/shared/state/useTitle'
 
 const props = defineProps<{ id: number }>()
 const router = useRouter()
@@ -60,6 +61,7 @@ const {
   throwAway,
 } = useBench(props.id)
 const { unit } = useUnits(() => bench.value?.unit)
+useTitle(() => bench.value && `${bench.value.title}, bench`)
 provideUnit(() => bench.value?.unit)
 const typed = ref('')
 const counting = ref(false)
@@ -269,8 +271,10 @@ void load()
     </template>
     <BenchOutcome v-else :id="id" :bench="bench" />
     <footer>
-      <p v-if="bench.state === 'closed'" class="good">✓ This job is closed.</p>
-      <p v-else-if="looksOnly" class="muted">◌ This device looks on: it changes nothing here.</p>
+      <p v-if="bench.state === 'closed'" class="good">
+        ✓ This job is closed. Reopen it on its plan to record more.
+      </p>
+      <p v-else-if="looksOnly" class="muted">◌ This device can view only.</p>
       <p
         v-if="problem && !(asking === 'reason' && problem.of('reason'))"
         class="field-error big-error"
@@ -294,7 +298,7 @@ void load()
       <CautionLine v-if="step && !gated" :cautions="step.cautions" />
       <SettleField
         v-if="asking === 'reason'"
-        :ask="bench.hindrance || 'What becomes of it, and why?'"
+        :ask="bench.hindrance || 'What will you do with this piece, and why?'"
         :problem="problem"
         :begins="bench.begins"
         @settle="settle"
@@ -303,10 +307,10 @@ void load()
       />
       <ReasonField
         v-else-if="asking"
-        :ask="asking === 'note' ? 'Note' : 'Why does it end here?'"
+        :ask="asking === 'note' ? 'Note' : 'Not every piece is made. Why close the job?'"
         :actions="[
           asking === 'note'
-            ? { code: 'note', label: 'Keep the note' }
+            ? { code: 'note', label: 'Save the note' }
             : { code: 'close', label: 'Close the job' },
         ]"
         @say="say"
@@ -316,15 +320,15 @@ void load()
         v-else-if="bench.zero && bench.asks_keeping && open && !gated"
         class="keeps"
         role="group"
-        aria-label="Zero of the tools"
+        aria-label="Tool zeros"
       >
-        <p>Does this lathe keep a tool's zero while another tool is in?</p>
+        <p>When you change tools and change back, is the first tool's zero still good?</p>
         <BusyButton
           color="secondary"
           size="x-large"
           :busy="busy"
           @click="record({ kind: 'zero', keeps: 'kept' })"
-          >Touched off; it stays</BusyButton
+          >Touched off. The zero stays good.</BusyButton
         >
         <BusyButton
           color="secondary"
@@ -332,7 +336,7 @@ void load()
           size="x-large"
           :busy="busy"
           @click="record({ kind: 'zero', keeps: 'each' })"
-          >Touched off; again next piece</BusyButton
+          >Touched off. I touch off every time.</BusyButton
         >
       </div>
       <form
@@ -386,7 +390,7 @@ void load()
     <router-link v-if="problem.code === 'unreadable-job'" :to="{ name: 'plan', params: { id } }"
       >See why</router-link
     >
-    <router-link v-else to="/">Back to the jobs</router-link>
+    <router-link v-else to="/">Back to Jobs</router-link>
   </EmptyShell>
   <WaitingSign v-else class="fetching" what="the bench" />
 </template>

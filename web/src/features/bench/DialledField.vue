@@ -16,8 +16,8 @@ const { told } = useUnits()
     <v-text-field
       v-model="dialled"
       class="fig"
-      label="dialled"
-      placeholder="nobody said"
+      label="dialled (optional)"
+      placeholder="not given"
       persistent-placeholder
       data-keys="empty"
       inputmode="decimal"
@@ -26,7 +26,7 @@ const { told } = useUnits()
       :error="error !== undefined"
       :aria-invalid="error !== undefined"
     />
-    <plain-btn @click="dialled = told(asked.shown).text">as asked</plain-btn>
+    <plain-btn @click="dialled = told(asked.shown).text">as shown</plain-btn>
     <ChoiceList v-if="error" compact :choices="error.choices" @take="dialled = $event" />
   </div>
 </template>

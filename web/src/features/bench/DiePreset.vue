@@ -24,16 +24,18 @@ const settled = computed(
 )
 const from = computed(() =>
   told.value?.trials
-    ? `by ${told.value.trials} of its threads`
-    : `a first guess: nothing is known of this ${props.bench.moves} yet`,
+    ? told.value.trials === 1
+      ? 'from 1 thread it has cut'
+      : `from ${told.value.trials} threads it has cut`
+    : `first guess; no record of this ${props.bench.moves} yet`,
 )
 const open = (which: 'chance' | 'expected') => (working.value = working.value === which ? '' : which)
 </script>
 
 <template>
-  <section v-if="told" class="preset" aria-label="Setting of the die">
+  <section v-if="told" class="preset" aria-label="Die setting">
     <p v-if="settled" class="stands">
-      The {{ bench.moves }} stands <b>{{ bench.opened_words }}</b>, {{ from }}.
+      Setting of the {{ bench.moves }}: <b>{{ bench.opened_words }}</b>, {{ from }}.
     </p>
     <template v-else>
       <p class="stands">
@@ -49,7 +51,7 @@ const open = (which: 'chance' | 'expected') => (working.value = working.value ==
           size="large"
           :disabled="busy"
           @click="emit('stands', String(told.eighths))"
-          >It is set so</v-btn
+          >Set as shown</v-btn
         >
         <v-btn
           v-if="told.left !== null && told.left !== told.eighths"
@@ -57,13 +59,13 @@ const open = (which: 'chance' | 'expected') => (working.value = working.value ==
           size="large"
           :disabled="busy"
           @click="emit('stands', String(told.left))"
-          >As it was left: {{ told.left_words }}</v-btn
+          >Left as before: {{ told.left_words }}</v-btn
         >
         <InlineField
           v-model="typed"
-          :label="`Where the ${bench.moves} stands, in ${told.marks}`"
-          before="or at"
-          :after="told.marks.split(' ')[0]"
+          :label="`Setting of the ${bench.moves}, ${told.marks} (+ open, − closed)`"
+          before="or set it to"
+          :after="`${told.marks} (+ open, − closed)`"
           placeholder="e.g. −1.5"
           figure
           :error="error"
@@ -72,7 +74,7 @@ const open = (which: 'chance' | 'expected') => (working.value = working.value ==
       </template>
       <FigureValue
         :figure="told.chance"
-        label="chance of the class"
+        label="chance of being in class"
         :open="working === 'chance'"
         @working="open('chance')"
       />

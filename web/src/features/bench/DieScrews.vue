@@ -14,8 +14,8 @@ const SCREWS = [
     role="img"
     :aria-label="
       middle === 'out'
-        ? 'The middle screw out, the two outer screws in: the die closes'
-        : 'The two outer screws out, the middle screw in: the die opens'
+        ? 'Slacken the middle screw, tighten the two outer screws: the die closes.'
+        : 'Slacken the two outer screws, tighten the middle screw: the die opens.'
     "
   >
     <g transform="translate(85 92)">

@@ -7,7 +7,7 @@ const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium' })
 </script>
 
 <template>
-  <aside v-if="lessons.length" class="lesson" aria-label="Learned before">
+  <aside v-if="lessons.length" class="lesson" aria-label="Lesson from an earlier job">
     <p v-for="one in lessons.slice(0, 1)" :key="one.entry">
       <strong>◆ {{ one.check || one.said }}</strong>
       <span class="muted small told">

@@ -15,8 +15,8 @@ const { told } = useUnits()
 
 <template>
   <section class="live" aria-label="Instruments">
-    <p v-if="lost" class="doubt" role="status">◌ The server does not answer.</p>
-    <p v-else-if="!live" class="muted">No readout has said anything yet.</p>
+    <p v-if="lost" class="doubt" role="status">◌ No connection to Conch.</p>
+    <p v-else-if="!live" class="muted">No readout data yet.</p>
     <template v-else>
       <p v-if="live.doubt" class="doubt" role="alert">✗ {{ live.name }}: {{ live.doubt }}</p>
       <div class="axes">
@@ -27,7 +27,7 @@ const { told } = useUnits()
             <span class="muted small"
               >{{ told(axis.to_go).unit }} to go
               <strong v-if="axis.warned" role="status">{{ axis.words }}</strong>
-              <span class="fig">at {{ told(axis.at).text }}</span></span
+              <span class="fig">· now at {{ text(axis.at) }}</span></span
             >
           </template>
           <span v-else class="fig at">at {{ told(axis.at).text }}</span>
@@ -35,7 +35,7 @@ const { told } = useUnits()
       </div>
     </template>
     <StandIns>
-      <v-switch v-model="sound" label="beep near the end" density="compact" hide-details color="primary" />
+      <v-switch v-model="sound" label="beep near the target" density="compact" hide-details color="primary" />
       <ReferencePiece v-model="reference" />
     </StandIns>
   </section>

@@ -5,16 +5,16 @@ import { useUnits } from '@/shared/figures/useUnits'
 /** What others did to the job that this screen had not shown: it shows it now. */
 defineProps<{ told: Schemas['Meanwhile'] }>()
 const { text } = useUnits()
-const HOST = 'the machine that Conch runs on'
+const HOST = 'the host'
 </script>
 
 <template>
   <section class="meanwhile" role="status" aria-label="Meanwhile">
-    <strong>◌ Meanwhile</strong>
+    <strong>◌ Changed on another device</strong>
     <ul>
-      <li v-if="told.changed">the plan was changed</li>
+      <li v-if="told.changed">The plan was changed.</li>
       <li v-if="told.taken_back">
-        <span class="muted">{{ told.taken_back_on || HOST }}:</span> what stood last was taken back
+        <span class="muted">{{ told.taken_back_on || HOST }}:</span> the last record was undone
       </li>
       <li v-for="entry in told.entries" :key="entry.id">
         <span class="muted">{{ entry.device || HOST }}:</span>

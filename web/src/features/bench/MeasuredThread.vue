@@ -48,14 +48,14 @@ function send() {
     v-if="best"
     class="wires"
     :class="{ alone: anvils }"
-    :aria-label="anvils ? 'By a thread micrometer' : 'Over three wires'"
+    :aria-label="anvils ? 'Measure with a thread micrometer' : 'Measure over three wires'"
     novalidate
     @submit.prevent="send"
   >
     <v-text-field
       v-model="over"
       class="fig"
-      :label="anvils ? `thread micrometer, ${unit}` : `over wires, ${unit}`"
+      :label="anvils ? `thread micrometer, ${unit}` : `reading over wires, ${unit}`"
       data-keys="empty"
       inputmode="decimal"
       autocomplete="off"
@@ -66,7 +66,7 @@ function send() {
       v-if="!anvils"
       v-model="wires"
       class="fig"
-      :label="`wires, ${unit}`"
+      :label="`wire diameter, ${unit}`"
       :placeholder="told(best.shown).text"
       persistent-placeholder
       data-keys="empty"
@@ -76,7 +76,7 @@ function send() {
       :error-messages="wire?.message"
     />
     <v-btn v-if="over.trim()" type="submit" variant="outlined" color="secondary" size="large" :disabled="busy"
-      >Record the size</v-btn
+      >Record the reading</v-btn
     >
     <FigureValue
       v-for="one in sized"

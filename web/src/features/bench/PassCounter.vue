@@ -45,11 +45,13 @@ useKeys([{ key: 't', label: 'next pass', run: on, whenEmpty: true }])
       >
     </button>
     <div>
-      <strong v-if="over" class="words" role="status">All passes are made.</strong>
-      <strong v-else-if="pass.tried" class="words" role="status">Try the mate after this one.</strong>
+      <strong v-if="over" class="words" role="status">All passes done.</strong>
+      <strong v-else-if="pass.tried" class="words" role="status">Try the mating part after this pass.</strong>
       <p v-else class="muted">{{ pass.name.replace(/ (to|at)$/, '') }}, {{ step.passes_told }}</p>
-      <p v-if="!over && step.passes[at + 1]" class="muted">then {{ text(step.passes[at + 1]!.shown) }}</p>
-      <plain-btn :disabled="!at" @click="back">one less</plain-btn>
+      <p v-if="!over && step.passes[at + 1]" class="muted">
+        next pass: {{ text(step.passes[at + 1]!.shown) }}
+      </p>
+      <plain-btn :disabled="!at" @click="back">back one pass</plain-btn>
     </div>
     <div class="beside">
       <FigureValue

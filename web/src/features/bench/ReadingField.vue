@@ -23,7 +23,9 @@ defineExpose({ focus: () => field.value?.focus() })
 <template>
   <div class="said">
     <label class="reading" :class="{ wrong: problem?.of('reading') }">
-      <span class="sr">New reading in {{ unit }}: {{ dimension.name }}</span>
+      <span class="sr"
+        >New reading, {{ dimension.name }}, {{ unit === 'in' ? 'inches' : 'millimetres' }}</span
+      >
       <input
         ref="field"
         v-model="typed"

@@ -11,7 +11,7 @@ const { told } = useUnits()
     <caption class="sr">
       Readings, this piece:
       {{
-        name === 'diameter' ? 'all on the diameter' : name
+        name === 'diameter' ? 'all as diameters' : name
       }}
     </caption>
     <thead>
@@ -23,12 +23,12 @@ const { told } = useUnits()
     </thead>
     <tbody class="fig">
       <tr v-for="(row, n) in readings.slice(-3)" :key="n">
-        <td :class="{ muted: !row.stated }" :title="row.stated ? 'as you said' : 'as was asked for'">
+        <td :class="{ muted: !row.stated }" :title="row.stated ? 'as you typed it' : 'as shown by Conch'">
           {{ row.dialled ? told(row.dialled).text : '' }}
         </td>
         <td>{{ row.came_off ? told(row.came_off).text : '' }}</td>
         <td>
-          <span v-if="row.waits" class="small" title="waits on this device">◌ waits</span>
+          <span v-if="row.waits" class="small" title="not sent yet">◌ not sent</span>
           <span v-if="row.by" class="by" :title="row.by">{{ row.by }}</span>
           {{ told(row.reading).text }}
         </td>

@@ -34,13 +34,18 @@ async function take() {
 
 <template>
   <div class="reference">
-    <v-btn v-if="sent === null" variant="outlined" @click="begin">Measure a reference piece</v-btn>
+    <v-btn v-if="sent === null" variant="outlined" @click="begin"
+      >Check an instrument on a reference piece</v-btn
+    >
     <template v-else>
-      <p>Measure the piece three times or more, and send each: they are not recorded for the step.</p>
+      <p>
+        Measure the reference piece at least three times and send each reading. They are not recorded for this
+        step.
+      </p>
       <v-text-field
         v-model="reference"
         class="fig"
-        :label="`reference, ${unit}`"
+        :label="`size of the reference piece, ${unit}`"
         density="compact"
         maxlength="60"
         :error-messages="problem?.of('reference')?.message"
@@ -48,7 +53,7 @@ async function take() {
       <v-text-field
         v-model="within"
         class="fig"
-        :label="`known within, ${unit}`"
+        :label="`uncertainty (±), ${unit}`"
         placeholder="0"
         persistent-placeholder
         density="compact"
@@ -56,15 +61,15 @@ async function take() {
         :error-messages="problem?.of('within')?.message"
       />
       <span class="fig">{{ sent.map((one) => one.typed).join(' · ') }}</span>
-      <v-btn variant="outlined" :disabled="!sent.length" @click="take">Take its offset</v-btn>
-      <v-btn variant="text" @click="sent = null">Not now</v-btn>
+      <v-btn variant="outlined" :disabled="!sent.length" @click="take">Save the correction</v-btn>
+      <v-btn variant="text" @click="sent = null">Cancel</v-btn>
     </template>
     <p v-if="problem && !problem.of('reference') && !problem.of('within')" class="field-error" role="alert">
       {{ problem.message }}
     </p>
     <p v-if="found" role="status">
-      {{ found.name }}: <strong class="fig">{{ text(found.correction.shown) }}</strong> is added to its
-      readings, each known within <strong class="fig">{{ text(found.uncertainty.shown) }}</strong>.
+      {{ found.name }}: <strong class="fig">{{ text(found.correction.shown) }}</strong> is now added to every
+      reading (± <strong class="fig">{{ text(found.uncertainty.shown) }}</strong>).
     </p>
   </div>
 </template>

@@ -15,7 +15,7 @@ const why = ref('')
 const input = ref<{ focus: () => void }>()
 onMounted(() => input.value?.focus())
 const mistakes = computed(() => [
-  { value: '', title: 'nobody knows, or no mistake' },
+  { value: '', title: 'not known, or no mistake' },
   ...(choices.value?.mistakes ?? []).map((one) => ({ value: one.code, title: one.name })),
 ])
 /** What Enter does. */
@@ -42,7 +42,7 @@ const check = computed(() => choices.value?.mistakes.find((one) => one.code === 
         maxlength="2000"
         autocomplete="off"
       />
-      <v-select v-model="why" class="why" label="what went wrong" :items="mistakes" />
+      <v-select v-model="why" class="why" label="cause" :items="mistakes" />
     </div>
     <p v-if="check" class="muted">Next time: {{ check }}</p>
     <span class="buttons">
@@ -56,8 +56,8 @@ const check = computed(() => choices.value?.mistakes.find((one) => one.code === 
         @click="n === 0 ? undefined : emit('settle', one, words, why)"
         >{{ one.name }}</v-btn
       >
-      <plain-btn v-if="begins" @click="emit('down')">Put it down, begin piece {{ begins }}</plain-btn>
-      <plain-btn @click="emit('close')">Not now</plain-btn>
+      <plain-btn v-if="begins" @click="emit('down')">Put this piece down, start piece {{ begins }}</plain-btn>
+      <plain-btn @click="emit('close')">Cancel</plain-btn>
     </span>
   </form>
 </template>

@@ -29,7 +29,7 @@ const marks = computed(() =>
       :model-value="dimension.measured"
       mandatory
       variant="outlined"
-      aria-label="What is measured"
+      aria-label="Dimension to measure"
       @update:model-value="chosen = $event"
     >
       <v-btn v-for="one in bench.step?.dimensions" :key="one.measured" :value="one.measured"
@@ -38,7 +38,7 @@ const marks = computed(() =>
     </v-btn-toggle>
     <p class="band">
       <span v-if="bench.sizes.length === 1">{{ dimension.name }}</span>
-      <strong class="fig">{{ told(dimension.low).text }} to {{ text(dimension.high) }}</strong>
+      limits <strong class="fig">{{ told(dimension.low).text }} to {{ text(dimension.high) }}</strong>
       <span v-if="dimension.how" class="muted small">{{ dimension.how }}</span>
     </p>
   </div>

@@ -34,11 +34,11 @@ const show = (axis: Axis, value: string) => act({ do: 'preset', axis, value })
 
 <template>
   <details class="stand-ins">
-    <summary>sound, and stand-ins to try it without any</summary>
+    <summary>Sound, reference piece, simulated instruments</summary>
     <slot />
     <div class="controls">
       <v-btn variant="outlined" @click="act({ do: on ? 'off' : 'on' })">{{
-        on ? 'Switch them off' : 'Switch them on'
+        on ? 'Stop them' : 'Start the simulated instruments'
       }}</v-btn>
       <v-text-field
         v-model="jog"
@@ -57,7 +57,7 @@ const show = (axis: Axis, value: string) => act({ do: 'preset', axis, value })
       <v-text-field
         v-model="preset"
         class="fig"
-        :label="`shows, ${unit}`"
+        :label="`preset value, ${unit}`"
         density="compact"
         hide-details
         maxlength="40"
@@ -69,16 +69,16 @@ const show = (axis: Axis, value: string) => act({ do: 'preset', axis, value })
       <v-text-field
         v-model="size"
         class="fig"
-        :label="`caliper on, ${unit}`"
+        :label="`caliper reading, ${unit}`"
         density="compact"
         hide-details
         maxlength="40"
       />
-      <v-btn variant="outlined" @click="act({ do: 'send', value: size })">Send</v-btn>
+      <v-btn variant="outlined" @click="act({ do: 'send', value: size })">Send the reading</v-btn>
       <v-select
         v-model="fault"
         class="fault"
-        label="fault"
+        label="simulate a fault"
         :items="choices?.faults"
         item-value="code"
         item-title="name"

@@ -64,7 +64,7 @@ function to(turns: number) {
   made.value = Math.max(0, turns)
   halt()
 }
-useKeys([{ key: 't', label: 'one turn more', run: on, whenEmpty: true }])
+useKeys([{ key: 't', label: 'count a turn', run: on, whenEmpty: true }])
 </script>
 
 <template>
@@ -75,22 +75,24 @@ useKeys([{ key: 't', label: 'one turn more', run: on, whenEmpty: true }])
     </button>
     <div class="beside">
       <strong v-if="now" class="words" :class="now.sign" role="status">{{ now.words }}</strong>
-      <p v-else-if="next" class="muted">{{ next.words }} at {{ next.turn }}</p>
-      <p v-if="left" class="muted" role="timer">It stands in {{ left }} s: no reverse before.</p>
+      <p v-else-if="next" class="muted">At turn {{ next.turn }}: {{ next.words }}</p>
+      <p v-if="left" class="muted" role="timer">
+        Wait {{ left }} s for the spindle to stop. Do not reverse yet.
+      </p>
       <span class="row">
-        <plain-btn @click="to(made - count.step)">one less</plain-btn>
-        <plain-btn @click="to(0)">from the start</plain-btn>
+        <plain-btn @click="to(made - count.step)">back one turn</plain-btn>
+        <plain-btn @click="to(0)">back to 0</plain-btn>
       </span>
     </div>
     <details class="more">
-      <summary>{{ used ? `at ${used.speed} rev/min, sound` : 'sound' }}</summary>
+      <summary>{{ used ? `Speed ${used.speed} rev/min, sound` : 'Sound' }}</summary>
       <span class="row">
         <v-switch v-model="sound" label="beep" density="compact" hide-details color="primary" />
-        <v-switch v-model="aloud" label="spoken" density="compact" hide-details color="primary" />
+        <v-switch v-model="aloud" label="speak the count" density="compact" hide-details color="primary" />
         <v-switch
           v-if="used"
           v-model="pulse"
-          label="stand-in pulse"
+          label="count automatically (test)"
           density="compact"
           hide-details
           color="primary"
@@ -102,7 +104,7 @@ useKeys([{ key: 't', label: 'one turn more', run: on, whenEmpty: true }])
           v-model="chosen"
           class="speed"
           :items="speeds"
-          label="speed used"
+          label="spindle speed"
           density="compact"
           hide-details
         />

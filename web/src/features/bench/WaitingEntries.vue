@@ -19,7 +19,7 @@ const first = computed(() => props.waiting[0])
 const refused = computed(() => (first.value?.refused ? first.value : undefined))
 const count = computed(() => {
   const n = props.waiting.length
-  return n === 1 ? '1 entry waits' : `${n} entries wait`
+  return n === 1 ? '1 record is saved on this device' : `${n} records are saved on this device`
 })
 const { data: choices } = useChoices()
 const kindWords = (kind: string) => choices.value?.entries.find((one) => one.code === kind)?.name ?? kind
@@ -32,30 +32,32 @@ function words({ said }: Waiting): string {
 </script>
 
 <template>
-  <section class="waiting" :class="{ refused }" aria-label="Not stored yet">
+  <section class="waiting" :class="{ refused }" aria-label="Not sent yet">
     <template v-if="refused">
       <p role="alert">
-        <strong>✗ Not stored: {{ words(refused) }}.</strong> {{ refused.refused }}
-        <template v-if="waiting.length > 1"> {{ waiting.length - 1 }} more wait behind it.</template>
+        <strong>✗ Refused: {{ words(refused) }}.</strong> {{ refused.refused }}
+        <template v-if="waiting.length > 1">
+          More records are waiting for this one: {{ waiting.length - 1 }}.</template
+        >
       </p>
       <ReasonField
         v-if="asking"
-        ask="Why will it do?"
-        :actions="[{ code: 'accept', label: 'It will do' }]"
+        ask="Why is it acceptable?"
+        :actions="[{ code: 'accept', label: 'Accept as it is' }]"
         @say="(_, reason) => emit('accept', reason)"
         @close="asking = false"
       />
       <p v-else class="acts">
-        <v-btn variant="outlined" size="large" @click="emit('again')">Send it again</v-btn>
+        <v-btn variant="outlined" size="large" @click="emit('again')">Send again</v-btn>
         <v-btn v-if="refused.code === 'needs-reason'" variant="outlined" size="large" @click="asking = true"
-          >Say why it will do</v-btn
+          >Accept with a reason</v-btn
         >
-        <v-btn variant="outlined" size="large" @click="emit('drop', refused.key)">Throw it away</v-btn>
+        <v-btn variant="outlined" size="large" @click="emit('drop', refused.key)">Delete this record</v-btn>
       </p>
     </template>
     <details v-else-if="waiting.length">
       <summary role="status">
-        ◌ {{ count }} on this device{{ away && !why ? ' until the server answers.' : '.' }} {{ why }}
+        ◌ {{ count }}{{ away && !why ? ' and will be sent when Conch answers.' : '.' }} {{ why }}
       </summary>
       <ol>
         <li v-for="one in waiting" :key="one.key">{{ words(one) }}</li>

@@ -10,10 +10,13 @@ const asked = computed(() => props.bench.causes[props.ruled])
 </script>
 
 <template>
-  <section v-if="asked" class="why" aria-label="Why it binds">
+  <section v-if="asked" class="why" aria-label="Check before moving the die">
     <p class="muted">
-      {{ bench.step?.inside ? 'Before the tap is run again' : `Before the ${bench.moves} is moved` }},
-      {{ ruled + 1 }} of {{ bench.causes.length }}: {{ asked.name }}
+      {{
+        bench.step?.inside
+          ? `Check ${ruled + 1} of ${bench.causes.length} before you run the tap again: ${asked.name}`
+          : `Check ${ruled + 1} of ${bench.causes.length} before you adjust the ${bench.moves}: ${asked.name}`
+      }}
     </p>
     <p class="look">{{ asked.look }}</p>
     <div class="row">
@@ -23,11 +26,11 @@ const asked = computed(() => props.bench.causes[props.ruled])
         size="large"
         :disabled="busy"
         @click="emit('was', asked.code)"
-        >Yes, that was it</v-btn
+        >Yes, that was the cause</v-btn
       >
-      <plain-btn @click="emit('die')"
-        >All that was looked at: it is the {{ bench.step?.inside ? 'hole' : bench.moves }}</plain-btn
-      >
+      <plain-btn @click="emit('die')">{{
+        bench.step?.inside ? 'None of these: cut the hole again' : `None of these: adjust the ${bench.moves}`
+      }}</plain-btn>
     </div>
   </section>
 </template>

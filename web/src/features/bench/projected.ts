@@ -30,9 +30,9 @@ function asTyped(typed: string, unit: string): Reading {
 type Standing = BenchNow['steps'][number]
 /** What the large button is for where no server says so; a test holds them against the core's. */
 export const BY_ITSELF = {
-  why: { does: 'why', label: 'Say why, or scrap it' },
+  why: { does: 'why', label: 'Give a reason, or scrap it' },
   oil: { does: 'oil', label: 'Oil is on' },
-  zero: { does: 'zero', label: 'Touched off' },
+  zero: { does: 'zero', label: 'Tool touched off' },
   read: { does: 'read', label: 'Record' },
 } satisfies Partial<Record<NextAct['does'], NextAct>>
 

@@ -4,7 +4,7 @@ import { useInstruments } from '@/features/bench/useInstruments'
 import { useWedge } from '@/features/bench/useWedge'
 
 /** What an instrument that types its readings is called. */
-const TYPES = 'typed by an instrument'
+const TYPES = 'from an instrument'
 
 /**
  * What instruments send, or type: `take` reads it like what a person types. What comes while an act is under way is of

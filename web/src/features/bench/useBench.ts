@@ -15,7 +15,7 @@ export type Meanwhile = Schemas['Meanwhile']
 
 /** What only the server can do: it is told so while it is away. */
 const NEEDS_SERVER: Act['kind'][] = ['again', 'turn-to', 'take-up', 'zero-lost', 'cause']
-const AWAY = new Problem(0, 'That cannot be done while the server is away.')
+const AWAY = new Problem(0, 'This needs Conch, which does not answer. Try again when it does.')
 
 /** The bench of a job: where it stands, and the few things one can record. */
 export function useBench(id: number) {

@@ -14,12 +14,12 @@ export function useBenchKeys(does: {
   verdict: (place: number) => void
 }) {
   useKeys([
-    { key: 'k', label: 'back one step', run: does.back, whenEmpty: true },
-    { key: 'z', label: 'undo', run: does.undo, whenEmpty: true },
-    { key: 'd', label: 'what the large button says', run: does.press, whenEmpty: true },
-    { key: 'n', label: 'note', run: does.note, whenEmpty: true },
-    { key: 'u', label: 'units: as the job, in, mm', run: turnUnits, whenEmpty: true },
-    { key: 'p', label: 'the whole plan', run: does.plan, whenEmpty: true },
+    { key: 'k', label: 'go back one step', run: does.back, whenEmpty: true },
+    { key: 'z', label: 'undo the last record', run: does.undo, whenEmpty: true },
+    { key: 'd', label: 'press the large button', run: does.press, whenEmpty: true },
+    { key: 'n', label: 'write a note', run: does.note, whenEmpty: true },
+    { key: 'u', label: 'change units: job’s own, in, mm', run: turnUnits, whenEmpty: true },
+    { key: 'p', label: 'open the plan', run: does.plan, whenEmpty: true },
     ...VERDICTS.map((n) => ({
       key: String(n),
       label: 'the verdict',

@@ -11,12 +11,12 @@ import SheetDrawing from '@/shared/drawing/SheetDrawing.vue'
 /** Change gears for a pitch: every train of the wheels one owns, what each is off, when the nuts may be closed. */
 const { typed, lathes, take, found, wrong, whole, problem } = useGears()
 const FIELDS: { field: GearField; label: string; hint: string }[] = [
-  { field: 'pitch', label: 'Pitch, or a thread', hint: '13 tpi, 1.5 mm, M10' },
+  { field: 'pitch', label: 'Pitch or thread', hint: '13 tpi, 1.5 mm, M10' },
   { field: 'leadscrew', label: 'Leadscrew', hint: '8 tpi, 3 mm' },
-  { field: 'gears', label: 'Wheels you own, by their teeth', hint: '20, 30, 40, 40, 65' },
-  { field: 'dial_teeth', label: 'Thread dial, teeth', hint: 'none' },
-  { field: 'dial_lines', label: 'Thread dial, lines', hint: 'none' },
-  { field: 'length', label: 'Length of the thread', hint: '1 in' },
+  { field: 'gears', label: 'Change gears you own (teeth)', hint: '20, 30, 40, 40, 65' },
+  { field: 'dial_teeth', label: 'Thread dial gear (teeth)', hint: 'no dial' },
+  { field: 'dial_lines', label: 'Thread dial lines', hint: 'no dial' },
+  { field: 'length', label: 'Thread length', hint: '1 in' },
 ]
 const picked = ref(0)
 const trains = computed(() => (whole.value && !problem.value ? (found.value?.trains ?? []) : []))
@@ -25,9 +25,9 @@ const shown = computed(() => trains.value[picked.value] ?? trains.value[0])
 
 <template>
   <div class="page">
-    <h1>Gears for a pitch</h1>
+    <h1>Change gears</h1>
     <p v-if="lathes.length" class="lathes">
-      <span class="muted">From</span>
+      <span class="muted">Fill in from:</span>
       <plain-btn v-for="one in lathes" :key="one.id" @click="take(one.id)">{{ one.name }}</plain-btn>
     </p>
     <form class="fields" @submit.prevent>
@@ -47,8 +47,9 @@ const shown = computed(() => trains.value[picked.value] ?? trains.value[0])
     <div v-if="whole && found && !problem" class="answer">
       <section aria-label="Trains">
         <p class="ratio">
-          {{ found.pitch }} on {{ found.leadscrew }}: the leadscrew turns
-          <b class="fig">{{ found.ratio }}</b> of the spindle.
+          {{ found.pitch }} with a {{ found.leadscrew }} leadscrew: the leadscrew makes
+          <b class="fig">{{ found.ratio }}</b>
+          turn for each turn of the spindle.
         </p>
         <ul v-if="trains.length">
           <TrainRow
@@ -60,8 +61,8 @@ const shown = computed(() => trains.value[picked.value] ?? trains.value[0])
           />
         </ul>
         <p v-else class="none">
-          ◆ No train of these wheels comes within 5 per mille. Wheels of 63 and 80, or of 127, bring
-          millimetres to an inch screw; or borrow one.
+          ◆ No train of these gears is within 0.5 %. For metric threads on an inch leadscrew add a 127, or a
+          63 and an 80.
         </p>
         <p v-if="shown" class="nuts">
           {{ shown.nuts }}
@@ -73,7 +74,8 @@ const shown = computed(() => trains.value[picked.value] ?? trains.value[0])
     </div>
     <WaitingSign v-else-if="whole && !problem" what="the trains" />
     <p v-else-if="!whole" class="muted">
-      Say the pitch, or name a thread; the wheels are those of your lathe, where the shop knows them.
+      Type a pitch or a thread, and the leadscrew pitch. The gears come from your lathe in Shop, if you have
+      entered them.
     </p>
   </div>
 </template>

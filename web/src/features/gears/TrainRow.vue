@@ -14,8 +14,8 @@ const asked = ref<Figure | null>(null)
 <template>
   <li :class="{ chosen }">
     <button type="button" class="words" :aria-pressed="chosen" @click="emit('choose')">
-      <span class="fig">{{ train.drivers.join(' × ') }}</span>
-      <span class="muted"> over </span>
+      <span class="muted">drivers </span><span class="fig">{{ train.drivers.join(' × ') }}</span>
+      <span class="muted">, driven </span>
       <span class="fig">{{ train.driven.join(' × ') }}</span>
       <small class="muted">{{ train.words }}</small>
     </button>
@@ -30,7 +30,7 @@ const asked = ref<Figure | null>(null)
         @working="asked = asked === one ? null : one"
       />
     </span>
-    <span v-if="!train.meshes" class="field-error">✗ does not mesh: a wheel meets a shaft</span>
+    <span v-if="!train.meshes" class="field-error">✗ Does not fit: a gear hits a shaft</span>
     <WorkingPanel v-if="asked" class="working" :figure="asked" />
   </li>
 </template>

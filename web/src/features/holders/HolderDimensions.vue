@@ -29,10 +29,10 @@ const set = (field: string, size: string) => (own.value = { ...own.value, [field
       </span>
       <InlineField
         v-if="one.field"
-        :label="`Set ${one.figure.name} yourself`"
+        :label="`Your own ${one.figure.name}`"
         before="or your own"
         figure
-        placeholder="as worked out"
+        placeholder="as designed"
         :model-value="own[one.field] ?? ''"
         :error="problem?.of(`own.${one.field}`)"
         @update:model-value="set(one.field, $event)"

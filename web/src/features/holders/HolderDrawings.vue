@@ -11,7 +11,7 @@ const props = defineProps<{
   fileAt: (file: string, apart?: boolean) => string
 }>()
 type How = 'together' | 'apart' | 'drawing'
-const NAMES: Record<How, string> = { together: 'together', apart: 'apart', drawing: 'with its sizes' }
+const NAMES: Record<How, string> = { together: 'assembled', apart: 'exploded', drawing: 'dimensioned' }
 const how = ref<How>('together')
 const views = computed(() =>
   (Object.keys(NAMES) as How[]).filter((one) => one !== 'drawing' || props.design.drawing),
@@ -22,14 +22,14 @@ const apart = computed(() => how.value === 'apart')
 
 <template>
   <div class="drawings">
-    <v-btn-toggle v-model="how" mandatory color="primary" variant="outlined" aria-label="Drawn">
+    <v-btn-toggle v-model="how" mandatory color="primary" variant="outlined" aria-label="View">
       <v-btn v-for="one in views" :key="one" :value="one" :aria-pressed="one === how">{{ NAMES[one] }}</v-btn>
     </v-btn-toggle>
     <PartDrawing class="drawing" :sheet="sheet" fixed />
     <p class="files">
-      <a :href="fileAt('drawing.svg', apart)">SVG</a>
-      <a :href="fileAt('drawing.dxf', apart)">DXF, true size</a>
-      <a :href="fileAt('sheet.pdf')">sheet, PDF</a>
+      <a :href="fileAt('drawing.svg', apart)">Drawing (SVG)</a>
+      <a :href="fileAt('drawing.dxf', apart)">Drawing, full size (DXF)</a>
+      <a :href="fileAt('sheet.pdf')">Dimension sheet (PDF)</a>
     </p>
   </div>
 </template>

@@ -36,14 +36,14 @@ const label = (one: { label: string; size: boolean }) =>
 
 <template>
   <div class="page">
-    <h1>Make a holder yourself</h1>
+    <h1>Design a holder</h1>
     <v-btn-toggle
       v-model="code"
       class="kinds"
       mandatory
       color="primary"
       variant="outlined"
-      aria-label="Which"
+      aria-label="Kind of holder"
     >
       <v-btn v-for="one in holders" :key="one.code" :value="one.code" :aria-pressed="one.code === code">{{
         one.name
@@ -52,7 +52,7 @@ const label = (one: { label: string; size: boolean }) =>
     <WaitingSign v-if="!holders" what="the holders" />
     <div v-if="holder" class="halves">
       <form class="fields" :aria-label="holder.name" novalidate @submit.prevent="make">
-        <p class="muted">It {{ holder.remark }}.</p>
+        <p class="muted">{{ holder.remark }}</p>
         <v-text-field
           v-for="one in holder.asks"
           :key="one.field"
@@ -67,7 +67,7 @@ const label = (one: { label: string; size: boolean }) =>
         />
         <v-select
           v-model="typed.metal"
-          label="Metal"
+          label="Material"
           :items="choices?.materials ?? []"
           item-title="name"
           item-value="code"
@@ -78,22 +78,20 @@ const label = (one: { label: string; size: boolean }) =>
         <FittersOnly>
           <p class="act">
             <BusyButton type="submit" color="secondary" size="large" :busy="busy" :disabled="!found"
-              >Make it</BusyButton
+              >Start the job</BusyButton
             >
-            <span class="muted">A job of its own: change anything on its plan.</span>
+            <span class="muted">Starts a new job. You can change everything on its plan.</span>
           </p>
         </FittersOnly>
       </form>
       <section v-if="found && whole" class="design" aria-label="Design">
         <HolderDrawings :design="found" :file-at="fileAt" />
-        <ul v-if="found.conflicts.length" class="conflicts" aria-label="What is against it">
+        <ul v-if="found.conflicts.length" class="conflicts" aria-label="Problems with this design">
           <li v-for="one in found.conflicts" :key="one.code">◆ {{ one.text }}</li>
         </ul>
         <HolderDimensions v-model="own" :dimensions="found.dimensions" :problem="problem" />
       </section>
-      <p v-else class="muted">
-        Measure what it goes into and what goes into it: the sizes follow from those.
-      </p>
+      <p v-else class="muted">Measure what it must fit, and type the sizes. Conch works out the rest.</p>
     </div>
   </div>
 </template>

@@ -13,10 +13,10 @@ const { text, words } = useUnits()
 const NAMES: Record<string, string> = {
   outside: 'outside',
   bore: 'bore',
-  leaf: 'pitch leaf',
-  counted: 'count',
-  angle: 'flanks',
-  taper: 'ends',
+  leaf: 'pitch gauge',
+  counted: 'threads counted',
+  angle: 'flank angle',
+  taper: 'taper',
   mate: 'mate',
   marking: 'marking',
 }
@@ -37,9 +37,8 @@ const MARKS = { for: '+', against: '−', 'either way': '·' } as const
       /></span>
       <span class="name fig">{{ candidate.designation }}</span>
       <span class="muted small"
-        >{{ candidate.series }}, {{ candidate.angle_deg }}°, {{ text(candidate.major) }} across<template
-          v-if="candidate.tpi"
-          >, {{ candidate.tpi }} to the inch</template
+        >{{ candidate.series }}, {{ candidate.angle_deg }}°, major diameter {{ text(candidate.major)
+        }}<template v-if="candidate.tpi">, {{ candidate.tpi }} threads per inch</template
         ><template v-else>, pitch {{ text(candidate.pitch) }}</template
         ><template v-if="candidate.also?.length">; also {{ candidate.also.join(', ') }}</template></span
       >
@@ -48,10 +47,10 @@ const MARKS = { for: '+', against: '−', 'either way': '·' } as const
       <table v-if="candidate.reasons.length">
         <thead>
           <tr>
-            <th scope="col">evidence</th>
-            <th scope="col">you found</th>
+            <th scope="col">check</th>
+            <th scope="col">yours</th>
             <th scope="col">expected</th>
-            <th scope="col">speaks</th>
+            <th scope="col">for or against</th>
           </tr>
         </thead>
         <tbody>
@@ -74,11 +73,11 @@ const MARKS = { for: '+', against: '−', 'either way': '·' } as const
             :color="first ? 'secondary' : undefined"
             :variant="first ? 'flat' : 'outlined'"
             @click="emit('take')"
-            >Make it a job's thread</v-btn
+            >Start a job with this thread</v-btn
           ></FittersOnly
         >
         <router-link :to="{ name: 'threads', query: { q: candidate.designation } }"
-          >its page in the book</router-link
+          >Open the thread page</router-link
         >
       </p>
     </div>

@@ -14,10 +14,15 @@ const { data: choices } = useChoices()
 const error = (field: string) => props.errors.find((e) => e.field === field)
 
 const MEASURE: { field: keyof Evidence; label: string; before: string; hint: string }[] = [
-  { field: 'outside', label: 'Outside, across the crests', before: 'outside', hint: 'e.g. 0.518' },
-  { field: 'bore', label: 'Bore of a nut', before: 'bore of a nut', hint: 'e.g. 0.43' },
-  { field: 'tpi', label: 'Pitch leaf, threads per inch', before: 'leaf, per inch', hint: 'e.g. 18' },
-  { field: 'pitch', label: 'Pitch leaf, as a length', before: 'or pitch', hint: 'e.g. 1.25 mm' },
+  {
+    field: 'outside',
+    label: 'Major diameter over the crests',
+    before: 'outside diameter',
+    hint: 'e.g. 0.518',
+  },
+  { field: 'bore', label: 'Minor diameter (bore) of a nut', before: 'bore of a nut', hint: 'e.g. 0.43' },
+  { field: 'tpi', label: 'Pitch gauge, threads per inch', before: 'pitch gauge, tpi', hint: 'e.g. 18' },
+  { field: 'pitch', label: 'Pitch gauge, pitch', before: 'or pitch', hint: 'e.g. 1.25 mm' },
 ]
 function own(code: Instrument, has: boolean) {
   emit('own', has ? [...props.owned, code] : props.owned.filter((o) => o !== code))
@@ -26,7 +31,7 @@ const pick = (field: keyof Evidence) => choices.value?.evidence[field] ?? []
 </script>
 
 <template>
-  <form class="evidence" aria-label="Evidence" @submit.prevent>
+  <form class="evidence" aria-label="What you know about the thread" @submit.prevent>
     <fieldset :class="{ asked: ['outside', 'leaf', 'counted', 'angle', 'taper'].includes(asked ?? '') }">
       <legend>Measure</legend>
       <p v-for="m in MEASURE" :key="m.field">
@@ -42,8 +47,8 @@ const pick = (field: keyof Evidence) => choices.value?.evidence[field] ?? []
       </p>
       <p v-if="evidence.tpi || evidence.pitch || evidence.fit">
         <InlineChoice
-          label="How the leaf fits"
-          before="the leaf"
+          label="Pitch gauge fit"
+          before="the gauge"
           :model-value="evidence.fit"
           :choices="pick('fit')"
           :error="error('fit')"
@@ -53,7 +58,7 @@ const pick = (field: keyof Evidence) => choices.value?.evidence[field] ?? []
       <p class="pair">
         <InlineField
           label="Threads counted"
-          before="counted"
+          before="threads counted"
           placeholder="e.g. 20"
           :model-value="evidence.count"
           :error="error('count')"
@@ -62,7 +67,7 @@ const pick = (field: keyof Evidence) => choices.value?.evidence[field] ?? []
         />
         <InlineField
           label="Over a length of"
-          before="over"
+          before="over a length of"
           placeholder="e.g. 25.4 mm"
           :model-value="evidence.over"
           :error="error('over')"
@@ -72,8 +77,8 @@ const pick = (field: keyof Evidence) => choices.value?.evidence[field] ?? []
       </p>
       <p v-for="field in ['angle', 'taper', 'hand', 'worn'] as const" :key="field">
         <InlineChoice
-          :label="{ angle: 'Flank angle', taper: 'Taper', hand: 'Hand', worn: 'Worn' }[field]"
-          :before="{ angle: 'flanks', taper: 'ends', hand: 'hand', worn: 'worn' }[field]"
+          :label="{ angle: 'Flank angle', taper: 'Taper', hand: 'Hand', worn: 'Wear' }[field]"
+          :before="{ angle: 'flank angle', taper: 'ends', hand: 'hand', worn: 'wear' }[field]"
           :model-value="evidence[field]"
           :choices="pick(field)"
           :error="error(field)"
@@ -82,11 +87,11 @@ const pick = (field: keyof Evidence) => choices.value?.evidence[field] ?? []
       </p>
     </fieldset>
     <fieldset :class="{ asked: asked === 'mate' }">
-      <legend>Compare with a mate</legend>
+      <legend>Try a nut or bolt on it</legend>
       <p class="pair">
         <InlineField
-          label="Thread of the mate tried"
-          before="a"
+          label="Thread of the nut or bolt you tried"
+          before="nut or bolt"
           placeholder="e.g. 3/8-16"
           :model-value="evidence.mate"
           :error="error('mate')"
@@ -94,7 +99,7 @@ const pick = (field: keyof Evidence) => choices.value?.evidence[field] ?? []
           @update:model-value="emit('change', 'mate', $event)"
         />
         <InlineChoice
-          label="How the mate goes"
+          label="How it goes on"
           :model-value="evidence.goes"
           :choices="pick('goes')"
           :error="error('goes')"
@@ -103,7 +108,7 @@ const pick = (field: keyof Evidence) => choices.value?.evidence[field] ?? []
       </p>
     </fieldset>
     <fieldset>
-      <legend>Read a marking, know the machine</legend>
+      <legend>Marking and origin</legend>
       <p>
         <InlineField
           label="Marking"
@@ -116,8 +121,8 @@ const pick = (field: keyof Evidence) => choices.value?.evidence[field] ?? []
       </p>
       <p v-for="field in ['origin', 'trade'] as const" :key="field">
         <InlineChoice
-          :label="{ origin: 'Made where', trade: 'Kind of work' }[field]"
-          :before="{ origin: 'made', trade: 'for' }[field]"
+          :label="{ origin: 'Made in', trade: 'Used for' }[field]"
+          :before="{ origin: 'made in', trade: 'used for' }[field]"
           :model-value="evidence[field]"
           :choices="pick(field)"
           @update:model-value="emit('change', field, $event)"
@@ -125,7 +130,7 @@ const pick = (field: keyof Evidence) => choices.value?.evidence[field] ?? []
       </p>
     </fieldset>
     <fieldset>
-      <legend>To hand</legend>
+      <legend>Measuring tools you have</legend>
       <v-checkbox
         v-for="i in INSTRUMENTS"
         :key="i.code"

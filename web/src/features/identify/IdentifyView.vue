@@ -9,7 +9,7 @@ import WaitingSign from '@/shared/controls/WaitingSign.vue'
 import SheetDrawing from '@/shared/drawing/SheetDrawing.vue'
 import { useIdentify } from '@/features/identify/useIdentify'
 
-/** What thread is this? Evidence on the left, the next question in front, candidates moving as one types. */
+/** Identify a thread Evidence on the left, the next question in front, candidates moving as one types. */
 const { evidence, owned, shares, found, problem, said, forget } = useIdentify()
 const router = useRouter()
 const opened = ref('')
@@ -32,8 +32,8 @@ async function take(designation: string, probability: number) {
   <div class="identify">
     <aside>
       <header class="head">
-        <h1>What thread is this?</h1>
-        <plain-btn @click="forget">Start over</plain-btn>
+        <h1>Identify a thread</h1>
+        <plain-btn @click="forget">Clear all</plain-btn>
       </header>
       <EvidenceForm
         :evidence="evidence"
@@ -49,7 +49,7 @@ async function take(designation: string, probability: number) {
       <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
       <p v-for="remark in found.remarks" :key="remark" class="note">◆ {{ remark }}</p>
       <div class="next" :class="{ settled: found.settled }" role="region" aria-label="Next">
-        <p class="small">{{ found.settled ? '✓ settled' : question ? 'next, measure this' : 'next' }}</p>
+        <p class="small">{{ found.settled ? '✓ Identified' : question ? 'Measure next' : 'Next' }}</p>
         <p class="sentence">{{ found.next.sentence }}</p>
         <p v-if="question && question.how !== found.next.sentence">{{ question.how }}</p>
         <ul v-if="question" class="meanings">
@@ -57,9 +57,9 @@ async function take(designation: string, probability: number) {
         </ul>
       </div>
       <div v-if="found.none_of_these > 0.5" class="none">
-        <h2>None of these: no table holds such a thread</h2>
+        <h2>No standard thread matches</h2>
         <p v-if="found.specials.length">
-          As a special:
+          Possible special thread:
           <router-link
             v-for="name in found.specials"
             :key="name"
@@ -81,7 +81,7 @@ async function take(designation: string, probability: number) {
         />
       </ol>
       <div v-if="measured && found.mistake" class="lookalike">
-        <h2>If one were taken for the other</h2>
+        <h2>If you mix them up</h2>
         <p>{{ found.mistake }}</p>
         <SheetDrawing v-if="found.lookalike" told :sheet="found.lookalike.drawing" />
       </div>

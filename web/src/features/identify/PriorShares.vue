@@ -16,9 +16,9 @@ const per = (share: number) => (share >= 0.1 ? (share * 100).toFixed(0) : (share
 </script>
 
 <template>
-  <section class="priors" aria-label="Before measuring">
+  <section class="priors" aria-label="Starting odds">
     <p class="muted small">
-      Before measuring, going by where the machine comes from and what it is:
+      Starting odds, from origin and use of the machine:
       {{
         priors
           .slice(0, 6)
@@ -26,13 +26,13 @@ const per = (share: number) => (share >= 0.1 ? (share * 100).toFixed(0) : (share
           .join(', ')
       }}.
       <plain-btn :aria-expanded="open" @click="open = !open">
-        {{ open ? 'Done' : 'Set it yourself' }}
+        {{ open ? 'Done' : 'Change the odds' }}
       </plain-btn>
     </p>
     <ul v-if="open">
       <li v-for="p in priors" :key="p.series">
         <InlineField
-          :label="`Share of ${p.name}`"
+          :label="`Odds of ${p.name}, per cent`"
           :before="p.name"
           after="%"
           :placeholder="`usual: ${per(p.share)}`"

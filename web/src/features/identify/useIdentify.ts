@@ -10,10 +10,10 @@ export type Instrument = 'caliper' | 'pitch-leaves' | 'rule' | 'angle-leaves' | 
 
 export const INSTRUMENTS: { code: Instrument; name: string }[] = [
   { code: 'caliper', name: 'caliper' },
-  { code: 'pitch-leaves', name: 'pitch leaves' },
+  { code: 'pitch-leaves', name: 'pitch gauges' },
   { code: 'rule', name: 'rule' },
-  { code: 'angle-leaves', name: 'flank-angle leaves' },
-  { code: 'mates', name: 'nuts and bolts to try' },
+  { code: 'angle-leaves', name: 'angle gauges' },
+  { code: 'mates', name: 'known nuts and bolts' },
 ]
 const EMPTY: Evidence = {
   outside: '',

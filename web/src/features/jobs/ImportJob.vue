@@ -21,7 +21,7 @@ async function read(event: Event) {
   trouble.value = ''
   errors.value = []
   if (file.size > MOST_BYTES) {
-    trouble.value = `${file.name} is larger than 8 MiB: that is not a job file. Nothing was changed.`
+    trouble.value = `${file.name} is larger than 8 MB, so it is not a job file. Nothing was changed.`
     return
   }
   try {
@@ -34,8 +34,8 @@ async function read(event: Event) {
     const problem = asProblem(error)
     trouble.value =
       error instanceof SyntaxError
-        ? `${file.name} is not a JSON file: ${error.message}`
-        : `${file.name} was not read. Nothing was changed.`
+        ? `${file.name} is not a job file: ${error.message}. Choose a file that Conch saved as a job file.`
+        : `${file.name} could not be opened. Nothing was changed. Correct these fields:`
     errors.value = problem.errors
     if (!(error instanceof SyntaxError) && !problem.errors.length) trouble.value = problem.message
   } finally {
@@ -46,13 +46,13 @@ async function read(event: Event) {
 
 <template>
   <span>
-    <plain-btn @click="input?.click()">Read a job file</plain-btn>
+    <plain-btn @click="input?.click()">Open a job file</plain-btn>
     <input
       ref="input"
       class="sr"
       type="file"
       accept=".json,application/json"
-      aria-label="Job file"
+      aria-label="Choose a job file"
       tabindex="-1"
       @change="read"
     />

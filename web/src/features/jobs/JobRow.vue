@@ -15,11 +15,25 @@ const SHAPES: Record<JobCard['state'], string> = {
   closed: '✓',
   unreadable: '✕',
 }
+const STATES: Record<JobCard['state'], string> = {
+  'on the bench': 'on the bench',
+  planned: 'planned',
+  held: 'on hold',
+  finished: 'all pieces made',
+  closed: 'closed',
+  unreadable: 'cannot be opened',
+}
+const ACTS: Partial<Record<JobCard['state'], string>> = {
+  'on the bench': 'Continue',
+  planned: 'Start at the bench',
+  held: 'Open the bench',
+  finished: 'Review and close',
+}
 const words = computed(() => {
   if (props.job.unreadable) return props.job.unreadable
   if (props.job.state === 'closed') return props.job.closed
-  if (props.job.state === 'held') return `waits for ${props.job.held}`
-  if (props.job.state === 'finished') return 'every piece made: close it'
+  if (props.job.state === 'held') return `waiting for ${props.job.held}`
+  if (props.job.state === 'finished') return 'Close the job.'
   return `next: ${props.job.next_step}`
 })
 </script>
@@ -31,7 +45,8 @@ const words = computed(() => {
         <router-link :to="{ name: 'plan', params: { id: job.id } }">{{ job.title }}</router-link>
       </h3>
       <p v-if="job.quantity" class="muted">
-        <span class="fig thread">{{ job.thread }}</span> · {{ job.quantity }} of {{ job.material
+        <span class="fig thread">{{ job.thread }}</span> · {{ job.quantity }}
+        {{ job.quantity === 1 ? 'piece' : 'pieces' }}, {{ job.material
         }}<template v-if="job.needed_by"> · {{ job.needed_by }}</template>
       </p>
     </div>
@@ -43,24 +58,22 @@ const words = computed(() => {
         :label="`${job.steps_done} of ${job.steps} steps done`"
       />
       <p class="small">
-        <span class="state">{{ SHAPES[job.state] }} {{ job.state }}</span
-        ><template v-if="job.quantity">, {{ job.good }} of {{ job.quantity }}</template
+        <span class="state">{{ SHAPES[job.state] }} {{ STATES[job.state] }}</span
+        ><template v-if="job.quantity">, {{ job.good }} of {{ job.quantity }} pieces made</template
         ><template v-if="job.scrapped"> ({{ job.scrapped }} scrapped)</template> ·
         <span class="next">{{ words }}</span>
       </p>
     </div>
     <v-btn v-if="job.shelf !== 'open'" variant="outlined" @click="emit('takeOut', job)">Restore</v-btn>
     <v-btn v-else-if="job.unreadable" :to="{ name: 'plan', params: { id: job.id } }" variant="outlined"
-      >Look</v-btn
+      >See why</v-btn
     >
     <v-btn
       v-else-if="job.state !== 'closed'"
       :to="{ name: 'bench', params: { id: job.id } }"
       :color="job.state === 'on the bench' ? 'secondary' : undefined"
       :variant="job.state === 'on the bench' ? 'flat' : 'outlined'"
-      >{{
-        job.state === 'on the bench' ? 'Go on' : job.state === 'finished' ? 'Close' : 'To the bench'
-      }}</v-btn
+      >{{ ACTS[job.state] }}</v-btn
     >
   </article>
 </template>

@@ -30,7 +30,7 @@ const { data, error, fetchNextPage, hasNextPage } = useInfiniteQuery({
 const jobs = computed(() => data.value?.pages.flatMap((page) => page.jobs))
 const counts = computed(() => data.value?.pages.at(-1)?.counts)
 const SHELVES = [
-  { code: 'open', name: 'On the list' },
+  { code: 'open', name: 'Current' },
   { code: 'archive', name: 'Archive' },
   { code: 'bin', name: 'Deleted' },
 ] as const
@@ -61,9 +61,10 @@ const takeOut = (job: JobCard) =>
 
 const GROUPS: { heading: string; states: JobCard['state'][] }[] = [
   { heading: 'On the bench', states: ['on the bench', 'finished'] },
-  { heading: 'Stuck', states: ['held', 'unreadable'] },
+  { heading: 'On hold', states: ['held'] },
+  { heading: 'Cannot be opened', states: ['unreadable'] },
   { heading: 'Planned', states: ['planned'] },
-  { heading: 'Done', states: ['closed'] },
+  { heading: 'Closed', states: ['closed'] },
 ]
 const groups = computed(() =>
   GROUPS.map((group) => ({
@@ -71,7 +72,7 @@ const groups = computed(() =>
     jobs: (jobs.value ?? []).filter((job) => group.states.includes(job.state)),
   })).filter((group) => group.jobs.length),
 )
-useKeys([{ key: 'n', label: 'start a job', run: () => void start() }])
+useKeys([{ key: 'n', label: 'start a new job', run: () => void start() }])
 </script>
 
 <template>
@@ -79,14 +80,14 @@ useKeys([{ key: 'n', label: 'start a job', run: () => void start() }])
     <header class="head">
       <h1>Jobs</h1>
       <ImportJob v-if="!looksOnly" />
-      <v-btn v-if="!looksOnly" color="secondary" @click="start">Start a job</v-btn>
+      <v-btn v-if="!looksOnly" color="secondary" @click="start">New job</v-btn>
     </header>
     <p v-if="error" class="field-error" role="alert">{{ asProblem(error).message }}</p>
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
     <p v-if="offered" class="undone" role="status">
       {{ offered.text }} <plain-btn @click="act(offered.run)">Undo</plain-btn>
     </p>
-    <nav v-if="shelves.length > 1" class="shelves" aria-label="Which jobs">
+    <nav v-if="shelves.length > 1" class="shelves" aria-label="Show current, archived or deleted jobs">
       <plain-btn
         v-for="one in shelves"
         :key="one.code"
@@ -97,23 +98,22 @@ useKeys([{ key: 'n', label: 'start a job', run: () => void start() }])
       </plain-btn>
     </nav>
     <p v-if="groups.length" class="muted small">
-      On each bar a turn stands for a share of the job's steps: bright ones are done, the coral one is next.
+      Each bar shows the steps of the whole job. Solid: done · coral: next.
     </p>
     <section v-for="group in groups" :key="group.heading" :aria-label="group.heading">
       <h2 class="group">{{ group.heading }}</h2>
       <JobRow v-for="job in group.jobs" :key="job.id" :job="job" @take-out="takeOut" />
     </section>
-    <plain-btn v-if="hasNextPage" class="more" @click="fetchNextPage()">More jobs</plain-btn>
+    <plain-btn v-if="hasNextPage" class="more" @click="fetchNextPage()">Show more jobs</plain-btn>
     <WaitingSign v-if="!jobs && !error" what="the jobs" />
     <EmptyShell v-if="jobs && !jobs.length">
       <template v-if="shelf === 'open'">
-        No jobs yet. Start one, or type a thread at the top to size it.<br />
-        New to cutting threads?
+        No jobs yet. Start one, or type a thread in the box at the top to see its sizes.<br />
         <router-link :to="{ name: 'start', query: { as: 'stud', walk: '1' } }"
-          >Walk through one small job</router-link
-        >, from its sizes to the bench.
+          >New to cutting threads? Try a small job, step by step.</router-link
+        >
       </template>
-      <template v-else>Nothing here.</template>
+      <template v-else>{{ shelf === 'archive' ? 'No archived jobs.' : 'No deleted jobs.' }}</template>
     </EmptyShell>
   </div>
 </template>

@@ -14,9 +14,9 @@ const { data: told, error } = useQuery({
 const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium' })
 const charts = computed(() =>
   [
-    { name: 'What went wrong', bars: told.value?.by_mistake ?? [] },
-    { name: 'With which tool', bars: told.value?.by_tool ?? [] },
-    { name: 'With which die', bars: told.value?.by_die ?? [] },
+    { name: 'By cause', bars: told.value?.by_mistake ?? [] },
+    { name: 'By tool', bars: told.value?.by_tool ?? [] },
+    { name: 'By die', bars: told.value?.by_die ?? [] },
   ].filter((chart) => chart.bars.length),
 )
 const most = (bars: readonly { count: number }[]) => Math.max(...bars.map((bar) => bar.count))
@@ -25,14 +25,14 @@ const most = (bars: readonly { count: number }[]) => Math.max(...bars.map((bar) 
 <template>
   <div class="lessons">
     <header class="head">
-      <h1>Lessons</h1>
-      <router-link to="/log">the whole log</router-link>
+      <h1>Lessons learned</h1>
+      <router-link to="/log">Back to the log</router-link>
     </header>
     <p v-if="error" class="field-error" role="alert">{{ asProblem(error).message }}</p>
     <WaitingSign v-else-if="!told" what="the lessons" />
     <EmptyShell v-if="told && !told.lessons.length">
-      No lesson yet. Where a piece is scrapped, accepted or done again at the bench, say what went wrong: it
-      is told here, and at the next step like it.
+      No lessons yet. When you scrap, accept or redo a piece, note what went wrong. You will see it here, and
+      again at the next step like it.
     </EmptyShell>
     <div class="charts">
       <figure v-for="chart in charts" :key="chart.name">

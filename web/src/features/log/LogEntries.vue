@@ -17,7 +17,7 @@ const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 
         <th scope="col">Thread</th>
         <th scope="col">Piece</th>
         <th scope="col">Step</th>
-        <th scope="col">What</th>
+        <th scope="col">Record</th>
       </tr>
     </thead>
     <tbody>
@@ -33,8 +33,8 @@ const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 
           {{ entry.what }}
           <template v-if="entry.reading && entry.said">{{ entry.said }}</template>
           <span v-if="entry.reading" class="fig strong">{{ text(entry.reading) }}</span>
-          <span v-if="entry.aim" class="muted small"> for {{ text(entry.aim) }}</span>
-          <span v-if="entry.dialled" class="muted small"> after dialling {{ text(entry.dialled) }}</span>
+          <span v-if="entry.aim" class="muted small"> target {{ text(entry.aim) }}</span>
+          <span v-if="entry.dialled" class="muted small"> dialled {{ text(entry.dialled) }}</span>
           <strong v-if="entry.said && !entry.reading">{{ entry.said }}</strong>
           <span v-if="entry.device" class="muted small"> on {{ entry.device }}</span>
         </td>

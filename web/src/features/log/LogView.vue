@@ -10,13 +10,13 @@ import EmptyShell from '@/shared/controls/EmptyShell.vue'
 import LogEntries from '@/features/log/LogEntries.vue'
 
 const KINDS = [
-  { value: 'troubles', title: 'settings and troubles' },
+  { value: 'troubles', title: 'die settings and problems' },
   { value: '', title: 'everything' },
   { value: 'reading', title: 'readings' },
-  { value: 'verdict', title: 'gaugings' },
+  { value: 'verdict', title: 'gauge results' },
   { value: 'setting', title: 'die settings' },
   { value: 'scrap', title: 'scrapped pieces' },
-  { value: 'accept', title: 'accepted with a reason' },
+  { value: 'accept', title: 'accepted pieces' },
   { value: 'note', title: 'notes' },
   { value: 'done', title: 'steps done' },
 ] as const
@@ -44,7 +44,7 @@ const groups = computed(() => {
   const open = jobs.value.filter((job) => job.state !== 'closed')
   return [
     { name: 'Jobs', jobs: open, folded: false },
-    { name: `Finished jobs, ${over.length}`, jobs: over, folded: !asked.value },
+    { name: `Closed jobs (${over.length})`, jobs: over, folded: !asked.value },
   ].filter((group) => group.jobs.length)
 })
 const entries = computed(() => data.value?.pages.flatMap((page) => page.entries) ?? [])
@@ -58,19 +58,22 @@ const remember = () => void router.replace({ query: text.value ? { q: text.value
       <v-text-field
         v-model="text"
         class="search"
-        label="Find a job, thread, note, verdict"
+        label="Search jobs, threads, notes, results"
         maxlength="100"
         autocomplete="off"
         @change="remember"
       />
-      <router-link to="/log/lessons">lessons</router-link>
+      <router-link to="/log/lessons">Lessons learned</router-link>
       <v-select v-model="kind" class="kind" label="Show" :items="KINDS" />
     </header>
     <p v-if="error" class="field-error" role="alert">{{ asProblem(error).message }}</p>
-    <section v-if="entries.length" :aria-label="kind === 'troubles' ? 'Settings and troubles' : 'Entries'">
-      <h2>{{ kind === 'troubles' ? 'Settings and troubles' : 'Entries' }}</h2>
+    <section
+      v-if="entries.length"
+      :aria-label="kind === 'troubles' ? 'Die settings and problems' : 'All records'"
+    >
+      <h2>{{ kind === 'troubles' ? 'Die settings and problems' : 'All records' }}</h2>
       <LogEntries :entries="entries" />
-      <plain-btn v-if="hasNextPage" @click="fetchNextPage()">Older entries</plain-btn>
+      <plain-btn v-if="hasNextPage" @click="fetchNextPage()">Show older records</plain-btn>
     </section>
     <details v-for="group in groups" :key="group.name" :open="!group.folded">
       <summary>
@@ -93,7 +96,11 @@ const remember = () => void router.replace({ query: text.value ? { q: text.value
     </details>
     <WaitingSign v-if="!data && !error" what="the log" />
     <EmptyShell v-if="data && !jobs.length && !entries.length">
-      {{ text ? 'Nothing in the log contains these words.' : 'Nothing is recorded yet.' }}
+      {{
+        text
+          ? 'Nothing found. Try fewer words.'
+          : 'Nothing recorded yet. Everything you record at the bench appears here.'
+      }}
     </EmptyShell>
   </div>
 </template>

@@ -43,9 +43,9 @@ const add = (end: Schemas['BoreIn']['end'], at: string) =>
         />
         <InlineField
           :label="`Hole ${at + 1}, thread`"
-          before="tapped"
+          before="thread"
           figure
-          placeholder="plain"
+          placeholder="none (plain hole)"
           v-bind="edit(at, 'thread')"
         />
         <InlineField
@@ -53,7 +53,7 @@ const add = (end: Schemas['BoreIn']['end'], at: string) =>
           :label="`Hole ${at + 1}, drill`"
           :before="bore.fit ? 'bored' : 'drilled'"
           figure
-          :placeholder="bore.taper ? 'by its name' : 'size'"
+          :placeholder="bore.taper ? 'from the taper name' : 'size'"
           v-bind="edit(at, 'across')"
         />
         <template v-if="!bore.thread && bore.end !== 'across'">
@@ -64,80 +64,79 @@ const add = (end: Schemas['BoreIn']['end'], at: string) =>
           />
           <InlineChoice
             v-if="bore.fit"
-            :label="`Hole ${at + 1}, brought to it by`"
-            before="by a"
+            :label="`Hole ${at + 1}, finished with`"
+            before="finished with a"
             :choices="choices?.finishers ?? []"
             v-bind="edit(at, 'by')"
             :model-value="value(path(at, 'by')) || 'boring-tool'"
           />
           <InlineField
             v-if="bore.fit && bore.by !== 'reamer'"
-            :label="`Hole ${at + 1}, mate measures`"
-            before="its mate measures"
+            :label="`Hole ${at + 1}, mating part measures`"
+            before="mating part measures"
             figure
-            placeholder="nobody measured"
+            placeholder="not measured"
             v-bind="edit(at, 'mate')"
           />
           <InlineField
             :label="`Hole ${at + 1}, taper`"
             before="taper"
             figure
-            placeholder="none"
+            placeholder="no taper"
             v-bind="edit(at, 'taper')"
           />
           <InlineField
             :label="`Hole ${at + 1}, key`"
-            before="keyway for a key"
+            before="key size"
             figure
-            placeholder="none"
+            placeholder="no keyway"
             v-bind="edit(at, 'key')"
           />
         </template>
         <InlineChoice
           v-if="bore.thread"
           :label="`Hole ${at + 1}, thread cut with`"
-          before="with a"
+          before="cut with"
           :choices="choices?.cutters ?? []"
           v-bind="edit(at, 'cut')"
         />
         <InlineField
           v-if="bore.end === 'across'"
-          :label="`Hole ${at + 1}, behind the right-hand end`"
-          before="at"
-          after="from the right end"
+          :label="`Hole ${at + 1}, distance from the right-hand end`"
+          before="distance from the right end"
           figure
-          placeholder="place"
+          placeholder="distance"
           v-bind="edit(at, 'at')"
         />
         <InlineField
           v-if="bore.end === 'across'"
-          :label="`Hole ${at + 1}, where round the part`"
-          before="round the part"
+          :label="`Hole ${at + 1}, position round the part`"
+          before="position round the part"
           long
           placeholder="anywhere"
           v-bind="edit(at, 'around')"
         />
         <InlineField
           :label="`Hole ${at + 1}, depth`"
-          before="deep"
+          before="depth"
           figure
-          placeholder="through"
+          placeholder="through hole"
           v-bind="edit(at, 'depth')"
         />
         <InlineField
           v-if="!bore.thread && bore.end !== 'across' && bore.depth"
           :label="`Hole ${at + 1}, undercut`"
-          before="undercut"
+          before="undercut width"
           figure
-          placeholder="none"
+          placeholder="no undercut"
           v-bind="edit(at, 'undercut')"
         />
         <InlineField
           v-if="bore.end === 'across' && bore.depth"
-          :label="`Hole ${at + 1}, how many round the part`"
-          before="so many round"
+          :label="`Hole ${at + 1}, number round the part`"
+          before="number round the part"
           figure
-          placeholder="one"
+          placeholder="1"
           v-bind="edit(at, 'count')"
         />
         <plain-btn
@@ -150,8 +149,8 @@ const add = (end: Schemas['BoreIn']['end'], at: string) =>
       </li>
     </ol>
     <p v-if="!closed" class="add">
-      <plain-btn @click="add('right', '')">Add a hole along the axis</plain-btn>
-      <plain-btn @click="add('across', '')">Add a hole across</plain-btn>
+      <plain-btn @click="add('right', '')">Add a hole on the axis</plain-btn>
+      <plain-btn @click="add('across', '')">Add a cross hole</plain-btn>
     </p>
   </section>
 </template>

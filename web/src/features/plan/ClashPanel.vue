@@ -5,20 +5,18 @@ import type { Clash } from '@/features/plan/merge'
 defineProps<{ clashes: Clash[] }>()
 const emit = defineEmits<{ settle: [clash: Clash, mine: boolean] }>()
 const words = (value: unknown, whole: string) =>
-  typeof value === 'object' && value !== null ? whole : String(value ?? '') || 'nothing'
+  typeof value === 'object' && value !== null ? whole : String(value ?? '') || '(empty)'
 </script>
 
 <template>
-  <section v-if="clashes.length" class="clashes" aria-label="Changed on another device too">
-    <p role="alert">
-      <strong>≠ Changed on another device too.</strong> Nothing is lost: take one of the two.
-    </p>
+  <section v-if="clashes.length" class="clashes" aria-label="Also changed on another device">
+    <p role="alert"><strong>≠ This was also changed on another device.</strong> Choose which to keep.</p>
     <table>
       <thead>
         <tr>
           <th scope="col"><span class="sr">What</span></th>
-          <th scope="col">yours</th>
-          <th scope="col">there</th>
+          <th scope="col">on this device</th>
+          <th scope="col">on the other device</th>
         </tr>
       </thead>
       <tbody>
@@ -27,17 +25,17 @@ const words = (value: unknown, whole: string) =>
           <td>
             <v-btn
               variant="outlined"
-              :aria-label="`Keep yours, ${clash.name}`"
+              :aria-label="`Keep the value from this device: ${clash.name}`"
               @click="emit('settle', clash, true)"
-              >{{ words(clash.mine, 'as you have it') }}</v-btn
+              >{{ words(clash.mine, 'keep this one') }}</v-btn
             >
           </td>
           <td>
             <v-btn
               variant="outlined"
-              :aria-label="`Take theirs, ${clash.name}`"
+              :aria-label="`Keep the value from the other device: ${clash.name}`"
               @click="emit('settle', clash, false)"
-              >{{ words(clash.theirs, 'as it is there') }}</v-btn
+              >{{ words(clash.theirs, 'keep that one') }}</v-btn
             >
           </td>
         </tr>

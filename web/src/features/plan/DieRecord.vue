@@ -10,13 +10,13 @@ const emit = defineEmits<{ take: [fraction: string] }>()
 <template>
   <div v-for="record in records" :key="record.thread" class="record">
     <p>
-      ◇ Your {{ record.thread }} die, this metal: {{ record.pieces }}
-      {{ record.pieces === 1 ? 'piece' : 'pieces' }} gauged well.
+      ◇ Your {{ record.thread }} die in this material: {{ record.pieces }}
+      {{ record.pieces === 1 ? 'piece' : 'pieces' }} passed.
       <plain-btn v-if="!closed && record.fraction !== fraction" @click="emit('take', record.fraction)">
-        Turn to that
+        Use this blank diameter
       </plain-btn>
     </p>
-    <FigureRow :figures="[{ label: 'their blank, on average', figure: record.blank }]" />
+    <FigureRow :figures="[{ label: 'average blank diameter', figure: record.blank }]" />
   </div>
 </template>
 

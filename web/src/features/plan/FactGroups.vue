@@ -57,11 +57,11 @@ const groups = computed(() =>
     .map((line) => {
       const facts = line.facts.filter(concerns)
       const told = facts.map(words).filter(Boolean)
-      if (line.name === 'Use') told.push(...hazardNames.value.map((name) => `part of ${name}`))
+      if (line.name === 'Use') told.push(...hazardNames.value.map((name) => `safety-critical use: ${name}`))
       return {
         name: line.name,
         facts,
-        sentence: told.join(' · ') || 'nothing said',
+        sentence: told.join(' · ') || 'not given',
         wrong: facts.some((fact) => props.errors[fact.field]),
       }
     })

@@ -15,7 +15,7 @@ function toggle(code: string, on: boolean) {
 
 <template>
   <fieldset>
-    <legend class="small muted">If it fails, it is part of</legend>
+    <legend class="small muted">This part is used in (tick all that apply)</legend>
     <v-checkbox
       v-for="hazard in choices?.hazards"
       :key="hazard.code"

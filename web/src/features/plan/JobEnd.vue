@@ -33,12 +33,15 @@ const files = computed(() => [
   { name: 'Set-up sheet', file: 'sheet.pdf' },
   ...['svg', 'dxf'].flatMap((kind) =>
     ends.value.map((end) => ({
-      name: `Drawing ${ends.value.length > 1 ? `${end} ` : ''}(${kind.toUpperCase()})`,
+      name:
+        ends.value.length > 1
+          ? `Drawing, set-up ${end} (${kind.toUpperCase()})`
+          : `Drawing (${kind.toUpperCase()})`,
       file: `part.${kind}${query(end)}`,
     })),
   ),
-  { name: 'Readings', file: 'readings.csv' },
-  { name: 'Job file', file: 'job.json' },
+  { name: 'Readings (CSV)', file: 'readings.csv' },
+  { name: 'Job file (JSON)', file: 'job.json' },
 ])
 
 /** One act after the other: each from the job as the last one left it. */
@@ -66,7 +69,7 @@ async function tryClose() {
 async function leave(what: 'archive' | 'remove', text: string) {
   try {
     const now = await props.withJob(acts[what])
-    offered.value = { text: `${props.job.title}: ${text}.`, run: () => acts.takeOut(now) }
+    offered.value = { text: `${text}: ${props.job.title}.`, run: () => acts.takeOut(now) }
     await router.push({ name: 'jobs' })
   } catch (failed) {
     error.value = asProblem(failed).message
@@ -80,37 +83,37 @@ async function leave(what: 'archive' | 'remove', text: string) {
       <a v-for="f in files" :key="f.file" :href="`/api/jobs/${job.id}/${f.file}`" download>{{ f.name }}</a>
       <OnTablet v-if="job.state !== 'closed'" :path="`/jobs/${job.id}/bench`" what="the bench of this job" />
       <span class="spring"></span>
-      <span v-if="job.state === 'closed'" class="good">✓ closed: {{ job.closed }}</span>
+      <span v-if="job.state === 'closed'" class="good">✓ Closed: {{ job.closed }}</span>
       <template v-if="looksOnly" />
       <template v-else-if="job.state === 'closed'">
-        <plain-btn @click="act(acts.reopen)">Open again</plain-btn>
+        <plain-btn @click="act(acts.reopen)">Reopen the job</plain-btn>
       </template>
       <template v-else>
         <template v-if="job.state === 'held'">
-          <span class="held">‖ waits for {{ job.held }}</span>
-          <plain-btn @click="act(acts.release)">Take up again</plain-btn>
+          <span class="held">‖ On hold, waiting for {{ job.held }}</span>
+          <plain-btn @click="act(acts.release)">Release</plain-btn>
         </template>
-        <plain-btn v-else @click="asking = 'hold'">Set aside</plain-btn>
+        <plain-btn v-else @click="asking = 'hold'">Put on hold</plain-btn>
         <plain-btn @click="tryClose">Close the job</plain-btn>
       </template>
-      <plain-btn v-if="!looksOnly && job.shelf === 'open'" @click="leave('archive', 'put in the archive')">
-        Archive
+      <plain-btn v-if="!looksOnly && job.shelf === 'open'" @click="leave('archive', 'Archived')">
+        Archive the job
       </plain-btn>
       <plain-btn v-else-if="!looksOnly" @click="act(acts.takeOut)">Restore the job</plain-btn>
-      <plain-btn v-if="!looksOnly" @click="leave('remove', 'deleted')">Delete</plain-btn>
+      <plain-btn v-if="!looksOnly" @click="leave('remove', 'Deleted')">Delete the job</plain-btn>
     </p>
     <p v-if="error && !asking" class="field-error" role="alert">{{ error }}</p>
     <ReasonField
       v-if="asking === 'hold'"
-      ask="What does it wait for?"
-      :actions="[{ code: 'hold', label: 'Set aside' }]"
+      ask="What is the job waiting for?"
+      :actions="[{ code: 'hold', label: 'Put on hold' }]"
       :error="error || undefined"
       @say="(_, words) => hold(words)"
       @close="asking = ''"
     />
     <ReasonField
       v-if="asking === 'close'"
-      ask="Why does it end here?"
+      ask="Not every piece is made. Why close the job?"
       :actions="[{ code: 'close', label: 'Close the job' }]"
       :error="error || undefined"
       @say="(_, words) => close(words)"

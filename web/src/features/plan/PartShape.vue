@@ -54,7 +54,7 @@ const holes = computed(
             nameOf(choices.value?.mouths, one.end ?? ''),
           ].join(' ') + (one.thread ? '' : fitted(one.fit)),
       )
-      .join(' · ') || 'none',
+      .join(' · ') || 'no holes',
 )
 const wrong = (list: string) => Object.keys(props.errors).some((field) => field.startsWith(`part.${list}`))
 const isOpen = (list: string) => opened.value.includes(list) || wrong(list)
@@ -66,7 +66,7 @@ async function toFields() {
   await nextTick()
   place.value?.querySelector<HTMLElement>('li input')?.focus()
 }
-useKeys([{ key: 'f', label: 'to the fields of the part', run: () => void toFields() }])
+useKeys([{ key: 'f', label: 'edit the part', run: () => void toFields() }])
 </script>
 
 <template>

@@ -48,7 +48,7 @@ const drop = () =>
         <span v-if="n + 1 === part" class="one here" aria-current="page">
           <span class="fig n">{{ n + 1 }}</span>
           <InlineField
-            label="Name of this part"
+            label="Part name"
             :model-value="document.others && part > 1 ? name : (document.part.name ?? '')"
             placeholder="name"
             :error="error"
@@ -62,7 +62,7 @@ const drop = () =>
         </button>
       </template>
     </template>
-    <plain-btn v-if="!closed && names.length < MOST" @click="add"> Add a part to this job </plain-btn>
+    <plain-btn v-if="!closed && names.length < MOST" @click="add"> Add a part </plain-btn>
     <plain-btn v-if="!closed && part > 1" @click="drop">Remove this part</plain-btn>
   </nav>
 </template>

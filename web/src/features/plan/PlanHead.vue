@@ -12,7 +12,7 @@ const emit = defineEmits<{ set: [string]; commit: []; bench: [] }>()
   <header class="head">
     <h1>
       <InlineField
-        label="Title"
+        label="Job title"
         long
         :model-value="title"
         :error="error"
@@ -36,7 +36,7 @@ const emit = defineEmits<{ set: [string]; commit: []; bench: [] }>()
       size="large"
       :disabled="!planned"
       @click="emit('bench')"
-      >To the bench</v-btn
+      >{{ job.state === 'planned' ? 'Start at the bench' : 'Open the bench' }}</v-btn
     >
   </header>
 </template>

@@ -12,7 +12,7 @@ import { useNeeds } from '@/shared/jobs/useNeeds'
 type Thing = Schemas['ThingShown']
 type Need = Schemas['NeedShown']
 /** The line has its place before it is known what it says: nothing under it moves away from a press. */
-const LOOKING = 'looking in the shop'
+const LOOKING = 'checking the shop'
 
 /** What the plan works with, out of the shop: what is missing first, with what may stand in; the rest with its place. */
 const props = defineProps<{ id: number; part: number; revision: number; closed: boolean }>()
@@ -46,14 +46,14 @@ const sentence = computed(() =>
     ? LOOKING
     : missing.value.length
       ? `missing: ${missing.value.map((one) => one.what).join('; ')}`
-      : `all there: ${needs.value.length} things`,
+      : `all ${needs.value.length} in the shop`,
 )
 </script>
 
 <template>
   <OpenLine
     v-if="needs.length || !known"
-    name="Tools"
+    name="Tools and stock"
     :class="{ missing: missing.length }"
     :sentence="sentence"
     :open="open"
@@ -74,9 +74,9 @@ const sentence = computed(() =>
           <router-link v-else-if="need.id" :to="{ name: 'shop', query: { thing: need.id } }">{{
             need.thing
           }}</router-link>
-          <b v-else>missing</b>
+          <b v-else>not in the shop</b>
           <plain-btn v-if="need.owns.kind && !closed" class="small own" @click="keep(need)"
-            >I have one</plain-btn
+            >I have one: add it to the shop</plain-btn
           >
           <span v-if="need.place" class="muted small">, {{ need.place }}</span>
           <span v-if="need.note" class="small">: {{ need.note }}</span>
@@ -89,7 +89,7 @@ const sentence = computed(() =>
             <plain-btn
               v-if="one.field && !closed"
               @click="(emit('set', one.field, one.value), emit('commit'))"
-              >Take that</plain-btn
+              >Use this</plain-btn
             ></span
           >
         </span>

@@ -28,6 +28,7 @@ import { useFirst } from '@/shared/api/useFirst'
 import { useOwned } from '@/shared/api/useOwned'
 import { provideUnit } from '@/shared/figures/useUnits'
 import { useKeys } from '@/shared/state/useKeys'
+import { useTitle } from '@/shared/state/useTitle'
 
 const props = defineProps<{ id: number; part: number }>()
 const router = useRouter()
@@ -130,25 +131,26 @@ onBeforeRouteLeave(() => settled())
 /** A first look round: every step says why. */
 const route = useRoute()
 const walk = computed(() => route.query.walk === '1')
+useTitle(() => job.value && `${job.value.title}, plan`)
 const toBench = () =>
   job.value?.steps &&
   void router.push({ name: 'bench', params: { id: props.id }, query: walk.value ? { walk: '1' } : {} })
 const main = ref<HTMLElement>()
 const to = (what: string) => main.value?.querySelector<HTMLElement>(what)?.focus()
 useKeys([
-  { key: 's', label: 'to the steps', run: () => to('[aria-current=step]') },
-  { key: 'd', label: 'to the drawing', run: () => to('.sheet [tabindex="0"]') },
+  { key: 's', label: 'go to the steps', run: () => to('[aria-current=step]') },
+  { key: 'd', label: 'go to the drawing', run: () => to('.sheet [tabindex="0"]') },
   { key: 'j', label: 'next step', run: () => move(1) },
-  { key: 'k', label: 'step before', run: () => move(-1) },
-  { key: 'b', label: 'to the bench', run: toBench },
-  { key: 'z', label: 'take the last change back', run: () => void undo() },
-  { key: 'Z', label: 'make it again', run: () => void redo() },
+  { key: 'k', label: 'previous step', run: () => move(-1) },
+  { key: 'b', label: 'open the bench', run: toBench },
+  { key: 'z', label: 'undo the last change', run: () => void undo() },
+  { key: 'Z', label: 'redo it', run: () => void redo() },
 ])
 </script>
 
 <template>
   <EmptyShell v-if="missing"
-    >There is no job at this address. <router-link to="/">Back to the jobs</router-link></EmptyShell
+    >There is no job at this address. <router-link to="/">Back to Jobs</router-link></EmptyShell
   >
   <UnreadableJob v-else-if="unreadable" :id="id" :problem="unreadable" @mended="load" />
   <div v-else-if="job && plan && draft && worded && stocked" v-show="still" ref="main" class="plan">
@@ -183,18 +185,18 @@ useKeys([
       />
     </div>
     <p class="changes">
-      <span role="status" class="small muted">{{ dirty ? 'not stored yet' : 'stored' }}</span>
-      <plain-btn v-if="undoes" @click="undo">Undo {{ undoes }} <kbd>z</kbd></plain-btn>
+      <span role="status" class="small muted">{{ dirty ? 'Not saved yet' : 'stored' }}</span>
+      <plain-btn v-if="undoes" @click="undo">Undo: {{ undoes }} <kbd>z</kbd></plain-btn>
       <plain-btn v-if="redoes" @click="redo">Redo {{ redoes }} <kbd>Z</kbd></plain-btn>
     </p>
     <ClashPanel :clashes="clashes" @settle="edited.settle" />
     <p v-if="trouble" class="field-error" role="alert">
-      {{ trouble }} <plain-btn v-if="dirty" @click="commit">Store again</plain-btn>
+      {{ trouble }} <plain-btn v-if="dirty" @click="commit">Save again</plain-btn>
     </p>
     <p v-for="told in elsewhere" :key="told" class="field-error" role="alert">{{ told }}</p>
     <p v-if="walk" class="walk" role="note">
-      Read down the steps (<kbd>j</kbd> and <kbd>k</kbd> go down and up): the drawing shows what each takes
-      off, and each says why. Press a figure to see how it came about. Then go <b>to the bench</b>.
+      Read the steps from top to bottom (keys <kbd>j</kbd> and <kbd>k</kbd>). The drawing shows the cut, the
+      text says why. Press a figure to see how it is worked out. Then press <b>Start at the bench</b>.
     </p>
     <p v-for="one in against" :key="one.code + one.field" class="against" aria-live="polite">
       ▲ {{ one.text }}

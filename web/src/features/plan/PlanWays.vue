@@ -30,7 +30,7 @@ const all = ref(false)
 
 /** The line has its place before it is known what it says: nothing under it moves away from a press. */
 const sentence = computed(
-  () => ways.value?.threads.map((one) => one.words).join(' · ') ?? 'weighing the ways',
+  () => ways.value?.threads.map((one) => one.words).join(' · ') ?? 'comparing methods',
 )
 /** Those that serve, and the one that is taken; the others on wish. */
 const shown = (one: Thread) =>
@@ -49,7 +49,7 @@ function follow(one: Schemas['SchoolShown']) {
 <template>
   <OpenLine
     v-if="ways ? ways.threads.length : threaded"
-    name="Ways"
+    name="Methods"
     :sentence="sentence"
     :open="open"
     @toggle="open = !open"
@@ -58,9 +58,9 @@ function follow(one: Schemas['SchoolShown']) {
       v-for="one in ways?.threads"
       :key="one.id"
       class="thread"
-      :aria-label="`Ways to make ${one.thread}`"
+      :aria-label="`Methods for ${one.thread}`"
     >
-      <h3 v-if="(ways?.threads.length ?? 0) > 1">{{ one.thread }}{{ one.inside ? ', in a hole' : '' }}</h3>
+      <h3 v-if="(ways?.threads.length ?? 0) > 1">{{ one.thread }}{{ one.inside ? ', inside' : '' }}</h3>
       <p v-if="one.cheapest" class="cheapest">◆ {{ one.cheapest }}</p>
       <div class="sides">
         <ul>
@@ -84,13 +84,13 @@ function follow(one: Schemas['SchoolShown']) {
       </div>
     </section>
     <plain-btn :aria-pressed="all" @click="all = !all">{{
-      all ? 'Fewer ways' : 'Every way, and why not'
+      all ? 'Show fewer methods' : 'Show all methods, with reasons'
     }}</plain-btn>
     <InlineField
       v-if="differs || value('method.because')"
-      label="Why it is threaded so"
-      before="taken all the same, because"
-      placeholder="your reason is kept with the job"
+      label="Reason for this method"
+      before="chosen because"
+      placeholder="saved with the job"
       :model-value="value('method.because')"
       :error="errors['method.because']"
       :readonly="closed"
@@ -102,10 +102,10 @@ function follow(one: Schemas['SchoolShown']) {
         <dt>{{ one.question }}</dt>
         <dd>
           <b>{{ one.here }}</b>: {{ one.why }}.
-          <span v-if="one.agrees" class="muted">So it is here.</span>
+          <span v-if="one.agrees" class="muted">This job does so.</span>
           <span v-else class="muted"
-            >Here: {{ one.chosen }}.
-            <plain-btn v-if="one.field && !closed" @click="follow(one)">Follow</plain-btn></span
+            >This job: {{ one.chosen }}.
+            <plain-btn v-if="one.field && !closed" @click="follow(one)">Use the advice</plain-btn></span
           >
         </dd>
       </template>

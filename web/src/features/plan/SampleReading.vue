@@ -42,7 +42,7 @@ const { nominals: offered, off } = useNominals(() => ({
       class="offer fig"
       :aria-pressed="one.typed === decided"
       :disabled="readonly"
-      :title="`The sample measures ${off(one.under)}`"
+      :title="`The sample measures ${off(one.under)} this size`"
       @click="emit('pick', one.typed)"
     >
       {{ one.typed === decided ? '✓ ' : '' }}{{ one.typed }}

@@ -9,7 +9,7 @@ import { moved, newId, section, type Section } from '@/shared/jobs/sections'
 import { useChoices } from '@/shared/api/useChoices'
 import { useUnits } from '@/shared/figures/useUnits'
 
-/** The part from its right-hand end, section by section; what the drawing shows, in a table. */
+/** The part from its Section 1 is at the right-hand (tailstock) end. Print it once above the list., section by section; what the drawing shows, in a table. */
 const props = defineProps<{
   sections: Section[]
   plan: Plan
@@ -24,7 +24,7 @@ const { text, told } = useUnits()
 
 const SIZED = ['round', 'taper', 'hexagon', 'square', 'flats', 'knurl']
 const MILLED = ['hexagon', 'square', 'flats']
-const BEFORE: Record<string, string> = { round: 'dia.', knurl: 'dia.', taper: 'large end' }
+const BEFORE: Record<string, string> = { round: 'diameter', knurl: 'diameter', taper: 'large-end diameter' }
 const copying = ref(props.sections.some((s) => s.measured || s.measured_length))
 const path = (at: number, field: string) => `part.sections.${at}.${field}`
 const sizeField = (one: Section) => (one.shape === 'thread' ? 'thread' : 'across')
@@ -57,9 +57,10 @@ const edit = (at: number, field: string) => ({
 
 <template>
   <section class="sections" aria-label="Sections of the part">
+    <p class="muted small">Section 1 is at the right-hand (tailstock) end.</p>
     <ol>
       <li v-for="(one, at) in sections" :key="one.id" :aria-label="`Section ${at + 1}`">
-        <span class="n fig" :title="at === 0 ? 'right-hand end' : undefined">{{ at + 1 }}</span>
+        <span class="n fig">{{ at + 1 }}</span>
         <InlineChoice
           :label="`Section ${at + 1}, shape`"
           :choices="choices?.shapes ?? []"
@@ -74,19 +75,19 @@ const edit = (at: number, field: string) => ({
         />
         <InlineField
           v-else-if="SIZED.includes(one.shape)"
-          :label="`Section ${at + 1}, across`"
-          :before="BEFORE[one.shape] ?? 'across'"
+          :label="`Section ${at + 1}, diameter`"
+          :before="BEFORE[one.shape] ?? 'across flats'"
           figure
-          :placeholder="one.shape === 'taper' ? 'by its name' : 'size'"
+          :placeholder="one.shape === 'taper' ? 'from the taper name' : 'size'"
           v-bind="edit(at, 'across')"
         />
         <span v-else class="muted">{{ value('part.stock.across') }}</span>
         <InlineField
           :label="`Section ${at + 1}, length`"
-          :before="rest(one) ? 'the rest' : 'long'"
+          :before="rest(one) ? 'length: the rest,' : 'length'"
           figure
           :after="rest(one)"
-          :placeholder="rest(one) ? 'what is left' : 'length'"
+          :placeholder="rest(one) ? 'the rest' : 'size'"
           v-bind="edit(at, 'length')"
         />
         <InlineField
@@ -94,7 +95,7 @@ const edit = (at: number, field: string) => ({
           :label="`Section ${at + 1}, chamfer`"
           before="chamfer"
           figure
-          placeholder="none"
+          placeholder="no chamfer"
           v-bind="edit(at, 'chamfer')"
         />
         <InlineChoice
@@ -107,14 +108,14 @@ const edit = (at: number, field: string) => ({
         <span v-if="!closed" class="tools">
           <plain-btn
             :disabled="at === 0"
-            :aria-label="`Section ${at + 1} toward the right end`"
+            :aria-label="`Move section ${at + 1} toward the tailstock`"
             @click="shift(at, -1)"
           >
             ↑
           </plain-btn>
           <plain-btn
             :disabled="at === sections.length - 1"
-            :aria-label="`Section ${at + 1} toward the left end`"
+            :aria-label="`Move section ${at + 1} toward the chuck`"
             @click="shift(at, 1)"
           >
             ↓
@@ -130,7 +131,7 @@ const edit = (at: number, field: string) => ({
         <div v-if="one.shape === 'thread'" class="copied">
           <InlineChoice
             :label="`Section ${at + 1}, its length is`"
-            before="its length is"
+            before="length is"
             :choices="choices?.thread_runs ?? []"
             v-bind="edit(at, 'runs')"
             :model-value="value(path(at, 'runs')) || 'shoulder'"
@@ -139,7 +140,7 @@ const edit = (at: number, field: string) => ({
         <div v-if="one.chamfer && (one.shape === 'round' || one.shape === 'knurl')" class="copied">
           <InlineChoice
             :label="`Section ${at + 1}, edge`"
-            before="its edge"
+            before="edge"
             :choices="choices?.edges_broken ?? []"
             v-bind="edit(at, 'edge')"
             :model-value="value(path(at, 'edge')) || 'bevel'"
@@ -153,25 +154,25 @@ const edit = (at: number, field: string) => ({
           />
           <InlineField
             v-if="one.fit"
-            :label="`Section ${at + 1}, mate measures`"
-            before="its mate measures"
+            :label="`Section ${at + 1}, mating part measures`"
+            before="mating part measures"
             figure
-            placeholder="nobody measured"
+            placeholder="not measured"
             v-bind="edit(at, 'mate')"
           />
           <InlineField
             :label="`Section ${at + 1}, key`"
-            before="keyway for a key"
+            before="key size"
             figure
-            placeholder="none"
+            placeholder="no keyway"
             v-bind="edit(at, 'key')"
           />
           <InlineField
             v-if="one.key"
-            :label="`Section ${at + 1}, keyway long`"
-            before="long"
+            :label="`Section ${at + 1}, keyway length`"
+            before="keyway length"
             figure
-            placeholder="all along"
+            placeholder="full length"
             v-bind="edit(at, 'key_length')"
           />
         </div>
@@ -211,8 +212,8 @@ const edit = (at: number, field: string) => ({
         <div v-if="copying" class="copied">
           <SampleReading
             v-if="one.shape !== 'bar'"
-            :label="`Section ${at + 1}, measured across`"
-            before="measured"
+            :label="`Section ${at + 1}, sample diameter`"
+            before="sample measures"
             :of="one.shape === 'thread' ? 'thread' : 'across'"
             :job-unit="jobUnit"
             :decided="value(path(at, sizeField(one)))"
@@ -220,8 +221,8 @@ const edit = (at: number, field: string) => ({
             @pick="decide(at, sizeField(one), $event)"
           />
           <SampleReading
-            :label="`Section ${at + 1}, measured length`"
-            before="measured long"
+            :label="`Section ${at + 1}, sample length`"
+            before="sample length"
             of="length"
             :job-unit="jobUnit"
             :decided="value(path(at, 'length'))"
@@ -234,21 +235,21 @@ const edit = (at: number, field: string) => ({
     <p class="whole">
       <plain-btn v-if="!closed" @click="add">Add a section</plain-btn>
       <plain-btn :aria-pressed="copying" @click="copying = !copying">
-        {{ copying ? 'Hide what was measured' : 'Copy a sample' }}
+        {{ copying ? 'Hide sample readings' : 'Copy a worn sample' }}
       </plain-btn>
       <span>
         <InlineField
           label="Overall length"
-          before="overall"
+          before="overall length"
           figure
-          placeholder="all sections"
+          placeholder="sum of the sections"
           :model-value="value('part.overall_length')"
           :error="errors['part.overall_length'] ?? errors['part.sections']"
           :readonly="closed"
           @update:model-value="emit('set', 'part.overall_length', $event)"
           @commit="emit('commit')"
         />
-        <span class="muted small">adds up to {{ text(plan.overall) }}</span>
+        <span class="muted small">the sections add up to {{ text(plan.overall) }}</span>
       </span>
     </p>
   </section>

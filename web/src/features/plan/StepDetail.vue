@@ -39,7 +39,7 @@ const working = computed(() => props.step.figures.find((f) => f.key === asked.va
     </div>
     <WorkingPanel v-if="working" :figure="working" />
     <p v-if="step.passes.length" class="passes">
-      <span class="muted">Cuts, {{ step.passes_told }}</span>
+      <span class="muted">Cuts ({{ step.passes_told }}):</span>
       <template v-for="(pass, n) in step.passes" :key="n">
         <span v-if="n" class="muted" aria-hidden="true">→</span>
         <span class="fig" :title="pass.name">{{ told(pass.shown).text }}</span>
@@ -49,7 +49,7 @@ const working = computed(() => props.step.figures.find((f) => f.key === asked.va
     <slot></slot>
     <CautionLine :cautions="step.cautions" />
     <details v-if="step.why" class="why" :open="walk">
-      <summary>Why</summary>
+      <summary>Why this step</summary>
       {{ step.why }}
     </details>
     <ul v-if="step.notes.length">

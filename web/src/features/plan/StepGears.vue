@@ -30,7 +30,7 @@ const train = computed(() => data.value?.trains.find((one) => one.meshes))
 <template>
   <div class="gears">
     <SheetDrawing v-if="train" :sheet="train.drawing" />
-    <p><router-link :to="{ name: 'gears', query }">Every train of your wheels</router-link></p>
+    <p><router-link :to="{ name: 'gears', query }">All gear trains</router-link></p>
   </div>
 </template>
 

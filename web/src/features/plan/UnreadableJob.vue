@@ -49,7 +49,7 @@ async function mend(event: Event) {
     emit('mended')
   } catch (error) {
     const problem = asProblem(error)
-    trouble.value = error instanceof SyntaxError ? `${file.name} is not a JSON file.` : problem.message
+    trouble.value = error instanceof SyntaxError ? `${file.name} is not a job file.` : problem.message
     if (problem.errors.length) errors.value = problem.errors
   } finally {
     if (input.value) input.value.value = ''
@@ -59,7 +59,7 @@ async function remove() {
   if (!standing.value) return
   try {
     const now = await acts.remove(standing.value)
-    offered.value = { text: `${now.title}: deleted.`, run: () => acts.takeOut(now) }
+    offered.value = { text: `Deleted: ${now.title}.`, run: () => acts.takeOut(now) }
     await router.push({ name: 'jobs' })
   } catch (error) {
     trouble.value = asProblem(error).message
@@ -68,7 +68,7 @@ async function remove() {
 </script>
 
 <template>
-  <section class="unreadable" aria-label="This job cannot be read">
+  <section class="unreadable" aria-label="This job cannot be opened">
     <h1>{{ standing?.title ?? 'This job' }}</h1>
     <p class="why">✕ {{ problem.message }}</p>
     <ul>
@@ -77,29 +77,29 @@ async function remove() {
       </li>
     </ul>
     <p>
-      Take its file, put right what is named above with a text editor, and read it back here. What was
-      recorded at the bench stays with the job.
+      1. Save the job file. 2. Correct the fields named above in a text editor. 3. Open the corrected file
+      here. Everything recorded at the bench stays with the job.
     </p>
     <p class="acts">
       <FittersOnly>
-        <v-btn color="secondary" @click="input?.click()">Read the mended file</v-btn>
+        <v-btn color="secondary" @click="input?.click()">Open the corrected file</v-btn>
       </FittersOnly>
-      <a :href="`/api/jobs/${id}/job.json`" download>Job file</a>
-      <a :href="`/api/jobs/${id}/readings.csv`" download>Readings</a>
+      <a :href="`/api/jobs/${id}/job.json`" download>Save the job file</a>
+      <a :href="`/api/jobs/${id}/readings.csv`" download>Save the readings (CSV)</a>
       <router-link v-if="standing" :to="{ name: 'log', query: { q: standing.title } }"
-        >In the log</router-link
+        >Show this job in the log</router-link
       >
       <input
         ref="input"
         class="sr"
         type="file"
         accept=".json,application/json"
-        aria-label="Mended job file"
+        aria-label="Corrected job file"
         tabindex="-1"
         @change="mend"
       />
-      <FittersOnly><plain-btn @click="remove">Delete</plain-btn></FittersOnly>
-      <router-link to="/">Back to the jobs</router-link>
+      <FittersOnly><plain-btn @click="remove">Delete the job</plain-btn></FittersOnly>
+      <router-link to="/">Back to Jobs</router-link>
     </p>
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
   </section>

@@ -16,40 +16,44 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
   <li :class="{ taken, refused: way.refused.length }">
     <div class="what">
       <b>{{ way.name }}</b>
-      <span v-if="taken" class="mark">● taken here</span>
+      <span v-if="taken" class="mark">● used in this job</span>
       <span v-if="best" class="mark">◆ quickest</span>
       <p class="muted small">{{ way.remark }}</p>
       <p v-for="why in way.refused" :key="why" class="small">✗ {{ why }}</p>
       <p v-for="what in way.lacking" :key="what" class="lacks small">◆ {{ what }}</p>
       <p v-if="way.make" class="small">
-        <router-link :to="{ name: 'holders', query: { thread } }">Make one yourself</router-link>
+        <router-link :to="{ name: 'holders', query: { thread } }">Design one</router-link>
       </p>
       <p class="small">
         <span v-for="one in way.merits" :key="one" class="side">+ {{ one }}</span>
         <span v-for="one in way.faults" :key="one" class="side">− {{ one }}</span>
       </p>
       <p v-if="taken" class="small muted">
-        Pitch: {{ way.pitch }}. {{ way.straight.charAt(0).toUpperCase() + way.straight.slice(1) }}. Borne by
-        {{ way.borne_by }}.
+        Pitch from {{ way.pitch }}. Straightness: {{ way.straight }}. Torque held by: {{ way.borne_by }}.
       </p>
     </div>
     <div class="figures">
       <FigureValue
         :figure="way.whole"
-        label="all pieces"
+        label="total time"
         :open="asked === way.whole"
         @working="ask(way.whole)"
       />
       <FigureValue
         :figure="way.set_up"
-        label="set up"
+        label="set-up time"
         :open="asked === way.set_up"
         @working="ask(way.set_up)"
       />
-      <FigureValue :figure="way.each" label="a piece" :open="asked === way.each" @working="ask(way.each)" />
+      <FigureValue
+        :figure="way.each"
+        label="time per piece"
+        :open="asked === way.each"
+        @working="ask(way.each)"
+      />
     </div>
-    <plain-btn v-if="!taken && !closed" :aria-label="`Take ${way.name}`" @click="emit('take')"
-      >Take it</plain-btn
+    <plain-btn v-if="!taken && !closed" :aria-label="`Use ${way.name}`" @click="emit('take')"
+      >Use this method</plain-btn
     >
     <WorkingPanel v-if="asked" class="working" :figure="asked" />
   </li>

@@ -40,7 +40,7 @@ const ticks = (span: number) => {
     <svg
       :viewBox="`0 0 ${WIDE} ${HIGH}`"
       role="img"
-      :aria-label="`Minutes over the number of pieces for ${chart.lines.map((line) => line.name).join(', ')}`"
+      :aria-label="`Total minutes against number of pieces: ${chart.lines.map((line) => line.name).join(', ')}`"
     >
       <path class="axis" :d="`M${LEFT} ${TOP}V${HIGH - FOOT}H${WIDE - RIGHT}`" />
       <path

@@ -17,14 +17,32 @@ export function differences(before: unknown, after: unknown, path = ''): string[
 const FACTS = new Map(
   LINES.flatMap((line) => line.facts).map((fact) => [fact.field, fact.label.toLowerCase()]),
 )
+/** What the fields of a section and of a hole are called. */
+const OF_A_ROW: Record<string, string> = {
+  across: 'diameter',
+  measured: 'sample diameter',
+  measured_length: 'sample length',
+  cut: 'cut with',
+  key: 'key size',
+  key_length: 'keyway length',
+  mate: 'mating part',
+  runs: 'length is',
+  by: 'finished with',
+  at: 'distance from the right end',
+  around: 'position round the part',
+  count: 'number round the part',
+  end: 'from',
+  round: 'milled on a round of',
+  undercut: 'undercut width',
+}
 const WHOLE: Record<string, string> = {
   title: 'title',
-  others: 'the parts of the job',
-  hazards: 'what it is part of',
+  others: 'parts',
+  hazards: 'safety-critical use',
   'part.name': 'name of the part',
   'part.overall_length': 'overall length',
-  'part.sections': 'the sections',
-  'part.bores': 'the holes',
+  'part.sections': 'sections',
+  'part.bores': 'holes',
 }
 
 /** What was changed between two documents, in the words of its first field: "section 2, length". */
@@ -38,7 +56,7 @@ export function pathName(path: string, after: JobDocument): string {
   const { part, field } = ownerOf(path)
   const row = /^part\.(sections|bores)\.(\d+)\.(\w+)$/.exec(field)
   const name = row
-    ? `${row[1] === 'bores' ? 'hole' : 'section'} ${Number(row[2]) + 1}, ${(row[3] ?? '').replace('_', ' ')}`
-    : (FACTS.get(field) ?? WHOLE[field] ?? 'the last change')
+    ? `${row[1] === 'bores' ? 'hole' : 'section'} ${Number(row[2]) + 1}, ${OF_A_ROW[row[3] ?? ''] ?? row[3]}`
+    : (FACTS.get(field) ?? WHOLE[field] ?? 'last change')
   return part > 1 ? `${namesOf(after)[part - 1] ?? ''}: ${name}` : name
 }

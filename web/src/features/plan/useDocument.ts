@@ -129,7 +129,7 @@ export function useDocument(id: number, asked: () => number) {
     clashes.value = met.clashes
     dirty.value = true
     keep()
-    trouble.value = 'These are changes you typed earlier that were not stored.'
+    trouble.value = 'These changes were typed earlier and not saved. Save them, or undo them.'
     void preview()
   }
   /** The job as it looks from another part; what was typed meanwhile stays. */
@@ -181,7 +181,7 @@ export function useDocument(id: number, asked: () => number) {
   /** Does something with the whole job in its turn: after every change made so far, from what the last one left. */
   function withJob<T>(what: (job: Job) => Promise<T>): Promise<T> {
     const done = steps.then(() => {
-      if (!job.value) throw new Problem(0, 'The job is not here yet: try again.')
+      if (!job.value) throw new Problem(0, 'The job is still loading. Try again.')
       return what(job.value)
     })
     // A failure is told to whoever asked; what comes next has its turn all the same.

@@ -21,7 +21,7 @@ const places = [
 </script>
 
 <template>
-  <nav class="rail" aria-label="Views">
+  <nav class="rail" aria-label="Main menu">
     <ShellMark class="shell" label="Conch" />
     <router-link
       v-for="place in places"

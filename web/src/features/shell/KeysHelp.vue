@@ -11,8 +11,8 @@ onMounted(() => closer.value?.$el.focus())
 </script>
 
 <template>
-  <aside class="keys" aria-label="Keys that act here" @keydown.esc="emit('close')">
-    <h2>Keys that act here</h2>
+  <aside class="keys" aria-label="Keyboard shortcuts on this page" @keydown.esc="emit('close')">
+    <h2>Keyboard shortcuts on this page</h2>
     <dl>
       <template v-for="key in keys" :key="key.key">
         <dt>

@@ -3,7 +3,5 @@ import EmptyShell from '@/shared/controls/EmptyShell.vue'
 </script>
 
 <template>
-  <EmptyShell
-    >There is nothing at this address. <router-link to="/">Back to the jobs</router-link></EmptyShell
-  >
+  <EmptyShell>There is no page at this address. <router-link to="/">Back to Jobs</router-link></EmptyShell>
 </template>

@@ -28,15 +28,18 @@ watch(
   { immediate: true },
 )
 onScopeDispose(() => [...sending.keys()].forEach(stop))
-const count = (n: number) => (n === 1 ? '1 entry is' : `${n} entries are`)
+const count = (n: number) =>
+  n === 1
+    ? '1 record is saved on this device only. It is sent as soon as Conch answers.'
+    : `${n} records are saved on this device only. They are sent as soon as Conch answers.`
 </script>
 
 <template>
-  <ul v-if="jobs.length" class="elsewhere" aria-label="Not stored yet">
+  <ul v-if="jobs.length" class="elsewhere" aria-label="Not sent yet">
     <li v-for="one in jobs" :key="one.job" role="status" :class="{ refused: one.refused }">
-      <template v-if="one.refused">✗ What was recorded was not taken: {{ one.refused }}</template>
-      <template v-else>◌ {{ count(one.count) }} on this device, not stored yet.</template>
-      <router-link :to="{ name: 'bench', params: { id: one.job } }">To its bench</router-link>
+      <template v-if="one.refused">✗ A record was refused: {{ one.refused }}</template>
+      <template v-else>◌ {{ count(one.count) }}</template>
+      <router-link :to="{ name: 'bench', params: { id: one.job } }">Open the bench</router-link>
     </li>
   </ul>
 </template>

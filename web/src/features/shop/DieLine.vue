@@ -57,12 +57,12 @@ const marks = computed(() => {
 <template>
   <figure v-if="told && told.line.length" class="line">
     <figcaption>
-      What it cuts over its setting, in {{ told.metal }}; the band holds nineteen of twenty threads
+      Pitch diameter at each setting, in {{ told.metal }}. The band covers 19 of 20 threads.
     </figcaption>
     <svg
       :viewBox="`0 0 ${WIDE} ${HIGH}`"
       role="img"
-      :aria-label="`Pitch diameter of ${told.thread} over the setting of the die, from ${told.points.length} threads`"
+      :aria-label="`Pitch diameter of ${told.thread} against die setting, from ${told.points.length} threads`"
     >
       <rect
         class="class"
@@ -89,11 +89,13 @@ const marks = computed(() => {
         <path v-if="at % 1 === 0" class="tick" :d="`M${x(at)} ${HIGH - FOOT}v5`" />
         <text v-if="at % 1 === 0" class="at" :x="x(at)" :y="HIGH - FOOT + 17">{{ at }}</text>
       </template>
-      <text class="at" :x="(LEFT + WIDE) / 2" :y="HIGH - 2">{{ told?.marks }}, opened above 0</text>
+      <text class="at" :x="(LEFT + WIDE) / 2" :y="HIGH - 2">
+        setting, {{ told?.marks }}: right = open, left = closed
+      </text>
     </svg>
     <p class="muted small">
-      Shaded: the class of {{ told.thread }}, {{ inUnit(told.half).unit }} from its middle. ○ the nut went on,
-      ✗ it did not, or was loose.
+      Shaded: class limits of {{ told.thread }}, in {{ inUnit(told.half).unit }} from the middle. ○ good fit,
+      ✗ too tight or too loose.
     </p>
   </figure>
 </template>

@@ -68,10 +68,10 @@ async function put() {
 </script>
 
 <template>
-  <form class="add" aria-label="Put things in the shop" novalidate @submit.prevent="put">
+  <form class="add" aria-label="Add to the shop" novalidate @submit.prevent="put">
     <v-textarea
       v-model="text"
-      label="What do you have? One a line"
+      label="What do you own? One line for each"
       placeholder="e.g. M3-M12 dies carbon"
       persistent-placeholder
       rows="2"
@@ -83,26 +83,26 @@ async function put() {
       spellcheck="false"
     />
     <p class="muted small">
-      Say it as you would to a friend: <span class="fig">1/4 BSW split die 13/16</span>,
+      Type it as you would say it, for example: <span class="fig">1/4 BSW split die 13/16</span>,
       <span class="fig">0-10 BA taps</span>, <span class="fig">1-13 x 0.5 drills</span>,
       <span class="fig">1/2 BSW die 1 x 3/8 worn, British box</span>,
       <span class="fig">1 in die holder 2MT</span>, <span class="fig">bench lathe 2MT screwed</span>,
       <span class="fig">5/8 brass bar 14 in</span>.
     </p>
     <BusyButton v-if="wanted.length" type="submit" color="secondary" :busy="busy">
-      Put {{ wanted.length }} in the shop
+      {{ wanted.length === 1 ? 'Add 1 item to the shop' : `Add ${wanted.length} items to the shop` }}
     </BusyButton>
     <p v-if="remembered.length && !moving" role="note">
-      This browser remembers drills from before there was a shop: {{ remembered.join(', ') }}.
-      <plain-btn @click="move">Put them in the shop</plain-btn>
-      <plain-btn @click="browser.done()">Forget them</plain-btn>
+      This browser still has your old drill list: {{ remembered.join(', ') }}.
+      <plain-btn @click="move">Add them to the shop</plain-btn>
+      <plain-btn @click="browser.done()">Delete the list</plain-btn>
     </p>
     <p v-if="lathe" role="note">
-      This browser remembers the lathe of your last job: {{ lathe.dial }} dial<template v-if="lathe.weight"
+      This browser still has the lathe of your last job: {{ lathe.dial }} dial<template v-if="lathe.weight"
         >, {{ lathe.weight }}</template
       >.
-      <plain-btn @click="keepLathe">Put it in the shop</plain-btn>
-      <plain-btn @click="browser.latheDone()">Forget it</plain-btn>
+      <plain-btn @click="keepLathe">Add it to the shop</plain-btn>
+      <plain-btn @click="browser.latheDone()">Delete it</plain-btn>
     </p>
     <p v-if="problem" class="field-error" role="alert">{{ problem.message }}</p>
     <ul v-if="lines.length" class="lines">
@@ -114,7 +114,7 @@ async function put() {
           <v-checkbox
             v-for="thing in line.things"
             :key="thing.name"
-            :aria-label="thing.known ? `${thing.name}: you have one` : thing.name"
+            :aria-label="thing.known ? `${thing.name}: already in the shop` : thing.name"
             :model-value="ticked(line.text, thing)"
             @update:model-value="turned[`${line.text} ${thing.name}`] = $event === true"
           >
@@ -122,7 +122,7 @@ async function put() {
               <span class="drawn">
                 <ThingShape :thing="{ ...thing, said: thing.document }" :gone="!ticked(line.text, thing)" />
                 <span class="small" :class="{ fig: thing.across_mm }">{{ thing.short }}</span>
-                <span v-if="thing.known" class="small muted">you have one</span>
+                <span v-if="thing.known" class="small muted">already in the shop</span>
               </span>
             </template>
           </v-checkbox>

@@ -44,7 +44,7 @@ const read = (event: Event) =>
     rows.value = []
     turned.value = {}
     name.value = file.name
-    if (file.size > MOST_BYTES) trouble.value = `${file.name} is larger than 4 MB: that is no kit file.`
+    if (file.size > MOST_BYTES) trouble.value = `${file.name} is larger than 4 MB, so it is not a shop file.`
     else rows.value = await ask(client.POST('/api/kit/read', { body: { text: await file.text() } }))
   })
 /** Rows that could not be read stay in sight, to be put right in the file. */
@@ -59,48 +59,49 @@ const put = () =>
   <section class="files" aria-label="Files of the shop">
     <FittersOnly
       ><p>
-        <plain-btn @click="input?.click()">Read a kit file or CSV</plain-btn>
+        <plain-btn @click="input?.click()">Import a shop file (JSON or CSV)</plain-btn>
         <input
           ref="input"
           class="sr"
           type="file"
           tabindex="-1"
           accept=".json,.csv,application/json,text/csv"
-          aria-label="Kit file"
+          aria-label="Shop file"
           @change="read"
         /></p
     ></FittersOnly>
     <details v-if="things.length">
-      <summary>Take the shop along</summary>
-      <a href="/api/kit/kit.json">kit file</a>, <a href="/api/kit/labels.pdf">labels to print</a>; as CSV:
+      <summary>Export the shop</summary>
+      <a href="/api/kit/kit.json">Shop file (JSON)</a>,
+      <a href="/api/kit/labels.pdf">Labels to print (PDF)</a>, CSV:
       <template v-for="(one, n) in owned" :key="one.kind"
         ><template v-if="n">, </template><a :href="`/api/kit/csv/${one.kind}`">{{ one.name }}</a></template
       >
     </details>
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
-    <form v-if="rows.length" :aria-label="`What ${name} holds`" @submit.prevent="put">
+    <form v-if="rows.length" :aria-label="`Items in ${name}`" @submit.prevent="put">
       <ul v-if="bad.length" class="bad">
         <li v-for="row in bad" :key="row.line" class="field-error">
           <template v-for="error in row.errors" :key="error.field + error.message"
-            >line {{ row.line }}, {{ error.field }}: {{ error.message }}
+            >Line {{ row.line }}, {{ error.field }}: {{ error.message }}
           </template>
         </li>
       </ul>
       <p v-if="bad.length && good.length" class="muted small">
-        {{ bad.length }} of {{ rows.length }} cannot be read as they are. The others go in if you say so.
+        {{ bad.length }} of {{ rows.length }} lines have errors and are left out. The others can be added.
       </p>
       <div class="rows">
         <v-checkbox
           v-for="row in good"
           :key="row.line"
-          :label="row.thing?.known ? `${row.thing.name}: you have one` : row.thing?.name"
+          :label="row.thing?.known ? `${row.thing.name}: already in the shop` : row.thing?.name"
           :model-value="ticked(row)"
           @update:model-value="turned[row.line] = $event === true"
         />
       </div>
-      <BusyButton v-if="wanted.length" type="submit" color="secondary" :busy="busy"
-        >Put {{ wanted.length }} in the shop</BusyButton
-      >
+      <BusyButton v-if="wanted.length" type="submit" color="secondary" :busy="busy">{{
+        wanted.length === 1 ? 'Add 1 item to the shop' : `Add ${wanted.length} items to the shop`
+      }}</BusyButton>
     </form>
   </section>
 </template>

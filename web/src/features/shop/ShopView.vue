@@ -58,11 +58,13 @@ async function back() {
   <div class="shop">
     <header class="head">
       <h1>Shop</h1>
-      <plain-btn v-if="things.length" :aria-pressed="!chosen" @click="chosen = ''">What can I cut?</plain-btn>
-      <router-link :to="{ name: 'holders' }">Make a holder yourself</router-link>
+      <plain-btn v-if="things.length" :aria-pressed="!chosen" @click="chosen = ''"
+        >Threads I can cut</plain-btn
+      >
+      <router-link :to="{ name: 'holders' }">Design a holder</router-link>
     </header>
     <p v-if="error" class="field-error" role="alert">{{ error.message }}</p>
-    <p v-if="gone" role="status">{{ gone.name }}: removed. <plain-btn @click="back">Undo</plain-btn></p>
+    <p v-if="gone" role="status">Removed: {{ gone.name }}. <plain-btn @click="back">Undo</plain-btn></p>
     <div class="halves">
       <div class="left">
         <FittersOnly
@@ -72,12 +74,12 @@ async function back() {
         <v-text-field
           v-if="things.length > MANY"
           v-model="wanted"
-          label="Find in the shop"
+          label="Search the shop"
           placeholder="e.g. bsw worn"
           maxlength="100"
           autocomplete="off"
         />
-        <p v-if="things.length && !shown.length" class="muted">Nothing in the shop holds these words.</p>
+        <p v-if="things.length && !shown.length" class="muted">Nothing found. Try fewer words.</p>
         <DrawerBox
           v-for="drawer in shown"
           :key="drawer.name"
@@ -88,7 +90,7 @@ async function back() {
         />
         <WaitingSign v-if="!data && !error" what="the shop" />
         <EmptyShell v-if="data && !things.length">
-          Nothing is in the shop yet. Type what you have: a set, a rack or a single die is one line.
+          Your shop is empty. Type what you own, one line for each set, rack or single tool.
         </EmptyShell>
       </div>
       <div ref="page" class="right">

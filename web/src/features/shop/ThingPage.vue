@@ -24,9 +24,9 @@ const { data: kinds } = useKinds()
 const fields = computed(() => kinds.value?.find((one) => one.kind === props.thing.kind)?.fields ?? [])
 /** What is said of any thing: its field, its label, what stands where nobody said. */
 const ABOUT = [
-  ['shop', 'Shop', 'the one there is'],
-  ['place', 'Lies in', 'nobody said'],
-  ['notes', 'Notes', 'nobody said'],
+  ['shop', 'Shop (if you have more than one)', 'main shop'],
+  ['place', 'Place', 'not given'],
+  ['notes', 'Notes', 'none'],
 ] as const
 const typed = ref<Record<string, string>>({})
 const errors = ref<Record<string, FieldError>>({})
@@ -74,14 +74,14 @@ const { looksOnly } = useMe()
   <article class="page" :aria-label="thing.name">
     <h2>{{ thing.name }}</h2>
     <p v-if="thing.thread">
-      <router-link :to="{ name: 'threads', query: { q: thing.thread } }">Its thread in the book</router-link>
+      <router-link :to="{ name: 'threads', query: { q: thing.thread } }">Open the thread page</router-link>
     </p>
     <p v-if="thing.kind === 'lathe'">
-      <router-link :to="{ name: 'gears', query: geared }">Gears for a pitch on it</router-link>
+      <router-link :to="{ name: 'gears', query: geared }">Change gears for this lathe</router-link>
     </p>
     <v-select
       class="state"
-      label="State"
+      label="Condition"
       :items="choices?.states ?? []"
       item-title="name"
       item-value="code"
@@ -106,7 +106,7 @@ const { looksOnly } = useMe()
           <InlineField
             v-else
             :label="field.label"
-            placeholder="nobody said"
+            placeholder="not given"
             figure
             :long="field.long"
             :model-value="value(field.field)"
@@ -135,16 +135,16 @@ const { looksOnly } = useMe()
     </dl>
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
     <template v-if="own?.length">
-      <h3>What it did last</h3>
+      <h3>Last results</h3>
       <DieLine :die="thing.id" />
       <DieStory :dies="own" with-job />
     </template>
     <template v-else-if="dies?.length">
-      <h3>What dies of this thread did last</h3>
+      <h3>Last results with other dies of this thread</h3>
       <DieStory :dies="dies" with-job />
     </template>
     <template v-if="jobs?.length">
-      <h3>What was made on it last</h3>
+      <h3>Last jobs on this lathe</h3>
       <ul>
         <li v-for="job in jobs" :key="job.id">
           <router-link :to="{ name: 'plan', params: { id: job.id } }">{{ job.title }}</router-link>
@@ -153,7 +153,7 @@ const { looksOnly } = useMe()
       </ul>
     </template>
     <ThingPhoto :thing="thing" @changed="emit('changed')" />
-    <plain-btn v-if="!looksOnly" class="out" @click="emit('retire')">Remove it from the shop</plain-btn>
+    <plain-btn v-if="!looksOnly" class="out" @click="emit('retire')">Remove from the shop</plain-btn>
   </article>
 </template>
 

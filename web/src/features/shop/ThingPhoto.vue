@@ -15,7 +15,7 @@ const asText = (file: File) =>
   new Promise<string>((done, fail) => {
     const reader = new FileReader()
     reader.onload = () => done(String(reader.result).replace(/^.*,/, ''))
-    reader.onerror = () => fail(new Error('The file cannot be read.'))
+    reader.onerror = () => fail(new Error('This file cannot be opened. Choose a JPEG or PNG photograph.'))
     reader.readAsDataURL(file)
   })
 async function attempt(act: () => Promise<unknown>) {
@@ -51,9 +51,9 @@ const forget = () => attempt(() => ask(client.DELETE('/api/kit/{ident}/photograp
     <FittersOnly
       ><p>
         <plain-btn @click="input?.click()">{{
-          thing.photograph ? 'Another photograph' : 'Add a photograph'
+          thing.photograph ? 'Change the photograph' : 'Add a photograph'
         }}</plain-btn>
-        <plain-btn v-if="thing.photograph" @click="forget">Remove it</plain-btn>
+        <plain-btn v-if="thing.photograph" @click="forget">Remove the photograph</plain-btn>
         <input
           ref="input"
           class="sr"

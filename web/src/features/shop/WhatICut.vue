@@ -17,9 +17,10 @@ const series = computed(() => {
 </script>
 
 <template>
-  <article class="cut" aria-label="What I can cut">
-    <h2>What I can cut</h2>
+  <article class="cut" aria-label="Threads I can cut">
+    <h2>Threads I can cut</h2>
     <p v-if="error" class="field-error" role="alert">{{ error.message }}</p>
+    <p v-if="!error && !series.length" class="muted">Add a die or a tap to see the threads you can cut.</p>
     <section v-for="[name, threads] in series" :key="name" :aria-label="name">
       <h3>{{ name }}</h3>
       <ul>

@@ -51,13 +51,13 @@ async function openPage() {
     </header>
 
     <section v-if="size.figures.blank.length" class="blank">
-      <h3>Turn the blank to</h3>
+      <h3>Blank diameter</h3>
       <div class="row">
         <FigureValue
           v-for="blank in size.figures.blank"
           :key="blank.school"
           :figure="blank.figure"
-          :label="`${blank.school}${blank.within_class ? '' : ' ⊘ outside the class'}`"
+          :label="`${blank.school}${blank.within_class ? '' : ' ⊘ outside class limits'}`"
           :strong="blank.school.startsWith('a fraction')"
           :open="chosen === blank.school"
           @working="pick(blank.school)"
@@ -73,7 +73,7 @@ async function openPage() {
     <ShopServes :thread="size.designation" />
 
     <section>
-      <h3>Relief, lead, wires</h3>
+      <h3>Relief groove, lead chamfer, wires</h3>
       <div class="row">
         <FigureValue
           v-for="groove in size.figures.groove"
@@ -86,13 +86,13 @@ async function openPage() {
         <FigureValue
           v-if="size.figures.chamfer"
           :figure="size.figures.chamfer"
-          label="chamfer to"
+          label="chamfer down to"
           :open="chosen === 'chamfer'"
           @working="pick('chamfer')"
         />
         <FigureValue
           :figure="size.figures.wire"
-          label="best wire"
+          label="best wire diameter"
           :open="chosen === 'wire'"
           @working="pick('wire')"
         />
@@ -114,8 +114,8 @@ async function openPage() {
     </section>
     <WorkingPanel v-if="working" :figure="working" />
     <footer>
-      <v-btn v-if="size.external" color="secondary" @click="startJob">Start a job with it</v-btn>
-      <plain-btn @click="openPage">Its page in the book</plain-btn>
+      <v-btn v-if="size.external" color="secondary" @click="startJob">Start a job with this thread</v-btn>
+      <plain-btn @click="openPage">Open the thread page</plain-btn>
     </footer>
   </div>
 </template>

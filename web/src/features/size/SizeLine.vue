@@ -41,7 +41,7 @@ function leave(event: FocusEvent) {
       ref="field"
       v-model="text"
       aria-label="Size a thread"
-      :placeholder="narrow ? 'Size' : 'Size a thread: e.g. 3/8-16, M8x1, 1/4 bsw, G3/8, 2ba'"
+      :placeholder="narrow ? 'Thread, e.g. M8' : 'Size a thread, e.g. 3/8-16, M8x1, 1/4 BSW, G3/8, 2BA'"
       density="compact"
       hide-details
       autocomplete="off"

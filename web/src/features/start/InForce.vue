@@ -13,6 +13,7 @@ const props = defineProps<{
   method: Record<string, string>
   setup: Record<string, string>
   shoulder: boolean
+  unit: string
 }>()
 const emit = defineEmits<{
   material: [code: string]
@@ -29,11 +30,17 @@ const machines = useMachines()
 const own = computed(() => machines.value.find((one) => one.code !== '' && one.code === props.setup.machine))
 const words = computed(() =>
   [
-    { name: 'At the shoulder', value: props.shoulder ? named('finishes', props.method.finish) : '' },
-    { name: 'Die', value: props.shoulder ? named('holders', props.method.holder) : '' },
+    {
+      name: 'Thread end at the shoulder',
+      value: props.shoulder ? named('finishes', props.method.finish) : '',
+    },
+    { name: 'Die held in', value: props.shoulder ? named('holders', props.method.holder) : '' },
     { name: 'Lathe', value: own.value?.name ?? named('lathes', props.setup.lathe) },
     { name: 'Dial', value: own.value ? '' : named('dials', props.setup.dial) },
-    { name: 'Blades', value: `${props.setup.groove_blade ?? ''} and ${props.setup.parting_blade ?? ''}` },
+    {
+      name: 'Blades',
+      value: `grooving ${props.setup.groove_blade ?? ''}, parting ${props.setup.parting_blade ?? ''} (${props.unit})`,
+    },
   ].filter((one) => one.value),
 )
 interface Line {
@@ -45,22 +52,22 @@ interface Line {
 const LINES = computed<Line[]>(() => [
   ...(props.shoulder
     ? ([
-        { field: 'finish', label: 'At the shoulder', list: 'finishes', of: 'method' },
-        { field: 'holder', label: 'What holds the die', list: 'holders', of: 'method' },
+        { field: 'finish', label: 'Thread end at the shoulder', list: 'finishes', of: 'method' },
+        { field: 'holder', label: 'Die held in', list: 'holders', of: 'method' },
       ] as const)
-    : ([{ field: 'tapping', label: 'How the hole is tapped', list: 'tappings', of: 'method' }] as const)),
+    : ([{ field: 'tapping', label: 'Tapping method', list: 'tappings', of: 'method' }] as const)),
   ...(machines.value.length > 1
-    ? ([{ field: 'machine', label: 'Lathe of the shop', list: 'machines', of: 'setup' }] as const)
+    ? ([{ field: 'machine', label: 'Lathe', list: 'machines', of: 'setup' }] as const)
     : []),
   ...(own.value
     ? []
     : ([
-        { field: 'lathe', label: 'Weight of the lathe', list: 'lathes', of: 'setup' },
+        { field: 'lathe', label: 'Size of lathe', list: 'lathes', of: 'setup' },
         { field: 'dial', label: 'Cross-slide dial', list: 'dials', of: 'setup' },
-        { field: 'readout', label: 'Along the bed', list: 'readouts', of: 'setup' },
+        { field: 'readout', label: 'Readout along the bed', list: 'readouts', of: 'setup' },
       ] as const)),
-  { field: 'groove_blade', label: 'Groove blade', of: 'setup' },
-  { field: 'parting_blade', label: 'Parting blade', of: 'setup' },
+  { field: 'groove_blade', label: `Grooving blade, width (${props.unit})`, of: 'setup' },
+  { field: 'parting_blade', label: `Parting blade, width (${props.unit})`, of: 'setup' },
 ])
 const listed = (list: List | 'machines') => (list === 'machines' ? machines.value : props.choices[list])
 const value = (line: Line) => (line.of === 'method' ? props.method : props.setup)[line.field] ?? ''
@@ -73,7 +80,7 @@ function set(line: Line, to: unknown) {
 <template>
   <div class="force">
     <v-select
-      label="Metal"
+      label="Material"
       :items="choices.materials"
       item-title="name"
       item-value="code"
@@ -86,7 +93,7 @@ function set(line: Line, to: unknown) {
           ><b>{{ one.name }}</b> {{ one.value }}</span
         >
       </template>
-      <plain-btn @click="open = true">Change</plain-btn>
+      <plain-btn @click="open = true">Change method and lathe</plain-btn>
     </p>
     <div v-else class="lines">
       <template v-for="line in LINES" :key="line.field">

@@ -50,22 +50,30 @@ const { found, problem } = useLive(
 const figures = computed(() => (found.value?.figures ?? []).map((figure) => ({ label: figure.name, figure })))
 
 const FIELDS = computed<{ key: Key; label: string; hint?: string; wide?: boolean }[]>(() => [
-  { key: 'title', label: 'What is it', hint: 'e.g. winding spindle', wide: true },
+  { key: 'title', label: 'Name of the job', hint: 'e.g. winding spindle', wide: true },
   {
     key: 'across',
-    label: `Diameter of the part, ${unit.value}`,
+    label: `Diameter of the worn part, ${unit.value}`,
     hint: unit.value === 'in' ? 'e.g. 1-1/8' : 'e.g. 28',
   },
-  { key: 'thread', label: 'Thread of the stud', hint: 'e.g. 1/2 BSF, M12' },
-  { key: 'clamped', label: `Its face to the washer, ${unit.value}`, hint: 'empty: nothing' },
-  { key: 'washer', label: `Washer, ${unit.value}`, hint: 'empty: none' },
-  { key: 'nut', label: `Height of the nut, ${unit.value}`, hint: 'empty: the usual' },
-  { key: 'out', label: `Out of the nut, ${unit.value}`, hint: choices.value?.empty['repair.out'] },
-  { key: 'engaged', label: `Stud screwed in, ${unit.value}`, hint: 'empty: by its strength' },
+  { key: 'thread', label: 'Stud thread', hint: 'e.g. 1/2 BSF, M12' },
+  { key: 'clamped', label: `Length from the face to the washer (drawn), ${unit.value}`, hint: 'blank = 0' },
+  { key: 'washer', label: `Washer thickness, ${unit.value}`, hint: 'blank = no washer' },
+  { key: 'nut', label: `Nut thickness, ${unit.value}`, hint: 'blank = standard nut' },
+  {
+    key: 'out',
+    label: `Thread showing past the nut, ${unit.value}`,
+    hint: choices.value?.empty['repair.out'],
+  },
+  {
+    key: 'engaged',
+    label: `Thread engaged in the part, ${unit.value}`,
+    hint: 'blank = worked out from strength',
+  },
 ])
 const METALS: { key: 'metal' | 'stud_metal'; label: string }[] = [
-  { key: 'metal', label: 'Metal of the part' },
-  { key: 'stud_metal', label: 'Metal of stud and nut' },
+  { key: 'metal', label: 'Material of the part' },
+  { key: 'stud_metal', label: 'Material of stud and nut' },
 ]
 const send = useActs()
 const remember = () => (kept.value = { ...typed.value })
@@ -95,8 +103,8 @@ async function start() {
 <template>
   <form class="new" aria-label="Stud repair" novalidate @submit.prevent="start">
     <p class="muted told">
-      The worn end comes off, the rest is drilled and tapped; a stud is screwed in with retaining compound,
-      and a nut made for it.
+      Cut off the worn end. Drill and tap what is left. Screw in a stud with retaining compound, and make a
+      nut for it.
     </p>
     <div class="fields">
       <StartField
@@ -128,10 +136,12 @@ async function start() {
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
     <p class="act">
       <FittersOnly>
-        <BusyButton type="submit" color="secondary" :busy="busy">Start the repair</BusyButton>
+        <BusyButton type="submit" color="secondary" :busy="busy">Show the plan</BusyButton>
       </FittersOnly>
-      <plain-btn @click="emit('close')">Not now</plain-btn>
-      <span class="muted small">One job, three parts: body, stud, nut. Change anything on its plan.</span>
+      <plain-btn @click="emit('close')">Cancel</plain-btn>
+      <span class="muted small"
+        >Makes one job of three parts: body, stud and nut. You can change everything on the plan.</span
+      >
     </p>
   </form>
 </template>

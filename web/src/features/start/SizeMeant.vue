@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import type { Unit } from '@/shared/api/client'
 import { useNominals } from '@/shared/figures/useNominals'
 
-/** What a reading off a worn part was probably meant to be; one of them may be taken. */
+/** What a reading off a worn part was probably probably meant:; one of them may be taken. */
 const props = defineProps<{ reading: string; unit: Unit; of: 'across' | 'length' }>()
 defineEmits<{ take: [size: string] }>()
 const { nominals, off } = useNominals(() => ({ reading: props.reading, unit: props.unit, of: props.of }))
@@ -16,7 +16,7 @@ const offered = computed(() =>
 
 <template>
   <p v-if="offered.length" class="meant small">
-    meant to be
+    probably meant:
     <plain-btn v-for="one in offered" :key="one.typed" @click="$emit('take', one.typed)">
       <span class="fig">{{ one.typed }}</span> <span class="muted">({{ off(one.under) }})</span>
     </plain-btn>

@@ -67,7 +67,7 @@ async function submit() {
 </script>
 
 <template>
-  <form ref="form" class="start" aria-label="Start a job" novalidate @submit.prevent="submit">
+  <form ref="form" class="start" aria-label="New job" novalidate @submit.prevent="submit">
     <div class="facts">
       <p class="muted small">{{ beginning.remark }}</p>
       <div class="asks">
@@ -112,7 +112,7 @@ async function submit() {
         >?
       </p>
       <div class="unit">
-        <span id="unit-of-job" class="small muted">Bare numbers are in</span>
+        <span id="unit-of-job" class="small muted">Numbers without a unit are in</span>
         <v-btn-toggle
           density="compact"
           color="primary"
@@ -133,6 +133,7 @@ async function submit() {
         :method="job.method.value"
         :setup="job.setup.value"
         :shoulder="beginning.shoulder"
+        :unit="unit"
         @material="kept.material = $event"
         @method="(field, value) => (kept.method[field] = value)"
         @setup="(field, value) => (kept.setup[field] = value)"
@@ -145,13 +146,13 @@ async function submit() {
         <FittersOnly>
           <BusyButton type="submit" color="secondary" size="large" :busy="busy">Show the plan</BusyButton>
         </FittersOnly>
-        <plain-btn @click="$emit('close')">Not now</plain-btn>
+        <plain-btn @click="$emit('close')">Cancel</plain-btn>
       </p>
     </div>
     <figure class="sheet">
       <PartDrawing v-if="sketch?.drawing" :sheet="sketch.drawing" fixed />
       <p v-else-if="sketch" class="muted">
-        It is drawn as soon as its sizes fit each other. {{ sketch.errors[0]?.message }}
+        The drawing appears when the sizes agree. {{ sketch.errors[0]?.message }}
       </p>
       <figcaption v-for="remark in sketch?.remarks" :key="remark" class="small">◆ {{ remark }}</figcaption>
     </figure>

@@ -7,7 +7,7 @@ defineEmits<{ choose: [code: Beginning['code']] }>()
 </script>
 
 <template>
-  <div class="pictures" role="radiogroup" aria-label="What are you making?">
+  <div class="pictures" role="radiogroup" aria-label="Shape">
     <button
       v-for="one in beginnings"
       :key="one.code"

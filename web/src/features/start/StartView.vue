@@ -56,14 +56,16 @@ const leave = () => void router.push({ name: 'jobs' })
 
 <template>
   <div class="starting">
-    <h1>What are you making?</h1>
-    <p class="muted">Pick the nearest shape; everything can be changed on its plan.</p>
+    <h1>New job</h1>
+    <p class="muted">
+      What are you making? Choose the nearest shape. You can change everything later, on the plan.
+    </p>
     <p v-if="error" class="field-error" role="alert">{{ error.message }}</p>
     <WaitingSign v-else-if="!beginnings" what="the shapes" />
     <StartPictures v-if="beginnings" :beginnings="beginnings" :chosen="chosen" @choose="choose" />
     <p v-if="walk" class="walk" role="note">
-      These are the sizes of an example: a stud with one threaded end. Look at the drawing, change what you
-      like, then press <b>Show the plan</b>.
+      This is an example: a stud threaded at one end. Change any size and watch the drawing. Then press
+      <b>Show the plan</b>.
     </p>
     <RepairForm v-if="chosen === 'repair'" @close="leave" />
     <ThreadForm v-else-if="chosen === 'thread'" :thread="thread" />

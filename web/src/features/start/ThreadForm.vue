@@ -14,7 +14,7 @@ const show = () => size.value && router.push({ name: 'threads', query: { q: size
 </script>
 
 <template>
-  <form class="known" aria-label="Look a thread up" novalidate @submit.prevent="show">
+  <form class="known" aria-label="Look up a thread" novalidate @submit.prevent="show">
     <v-text-field
       v-model="text"
       label="Thread"
@@ -26,8 +26,8 @@ const show = () => size.value && router.push({ name: 'threads', query: { q: size
     />
     <ChoiceList compact :choices="problem?.errors[0]?.choices ?? []" @take="(choice) => (text = choice)" />
     <p class="act">
-      <v-btn type="submit" color="secondary" size="large" :disabled="!size">Show its sizes</v-btn>
-      <router-link :to="{ name: 'identify' }">I do not know which it is</router-link>
+      <v-btn type="submit" color="secondary" size="large" :disabled="!size">Show this thread</v-btn>
+      <router-link :to="{ name: 'identify' }">I don't know the thread: identify it</router-link>
     </p>
   </form>
 </template>

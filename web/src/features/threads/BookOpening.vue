@@ -16,15 +16,15 @@ const { data: all } = useQuery({
 
 <template>
   <div class="opening">
-    <section v-if="kept.length" aria-label="Kept at hand">
-      <h2>Kept at hand</h2>
+    <section v-if="kept.length" aria-label="Favourites">
+      <h2>Favourites</h2>
       <p class="kept">
         <v-btn v-for="name in kept" :key="name" variant="outlined" @click="$emit('choose', name)">
           <span class="fig">{{ name }}</span>
         </v-btn>
       </p>
     </section>
-    <section aria-label="The book">
+    <section aria-label="All threads">
       <h2>Series</h2>
       <div class="series">
         <button v-for="one in all" :key="one.series" type="button" @click="$emit('choose', one.least)">
@@ -32,8 +32,10 @@ const { data: all } = useQuery({
             <path v-for="(p, n) in one.picture.paths" :key="n" :d="p.d" />
           </svg>
           <b>{{ one.name }}</b>
-          <span class="muted small">{{ one.angle_deg }}° · {{ one.count }} sizes</span>
-          <span class="fig small">{{ one.least }} to {{ one.greatest }}</span>
+          <span class="muted small"
+            >{{ one.angle_deg }}° · {{ one.count === 1 ? '1 size' : `${one.count} sizes` }}</span
+          >
+          <span class="fig small">{{ one.count === 1 ? one.least : `${one.least} to ${one.greatest}` }}</span>
         </button>
       </div>
     </section>

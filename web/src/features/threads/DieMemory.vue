@@ -5,7 +5,7 @@ import { computed } from 'vue'
 import { ask, client } from '@/shared/api/client'
 import DieStory from '@/shared/jobs/DieStory.vue'
 
-/** What your die did last with this thread; nothing where it was never gauged. */
+/** Last results with your die with this thread; nothing where it was never gauged. */
 const props = defineProps<{ thread: string }>()
 const { data: dies } = useQuery({
   queryKey: computed(() => ['dies', props.thread]),
@@ -14,8 +14,8 @@ const { data: dies } = useQuery({
 </script>
 
 <template>
-  <section v-if="dies?.length" aria-label="What your die did last">
-    <h2>What your die did last</h2>
+  <section v-if="dies?.length" aria-label="Last results with your die">
+    <h2>Last results with your die</h2>
     <DieStory :dies="dies" with-job />
   </section>
 </template>

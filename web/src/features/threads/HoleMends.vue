@@ -8,15 +8,15 @@ defineProps<{ mends: Schemas['MendShown'][] }>()
 
 <template>
   <details class="mends">
-    <summary>The thread in the hole has stripped</summary>
+    <summary>Repair a stripped hole</summary>
     <table>
       <thead>
         <tr class="small muted">
-          <th scope="col">mend</th>
+          <th scope="col">repair</th>
           <th scope="col">tap</th>
           <th scope="col">drill</th>
-          <th scope="col">metal round it</th>
-          <th scope="col">takes</th>
+          <th scope="col">minimum wall</th>
+          <th scope="col">screw</th>
         </tr>
       </thead>
       <tbody>
@@ -26,12 +26,14 @@ defineProps<{ mends: Schemas['MendShown'][] }>()
           </th>
           <td class="fig" data-is="tap">{{ one.tapped }}</td>
           <td class="fig" data-is="drill">{{ one.drill || 'bore it' }}</td>
-          <td data-is="metal round it"><FigureValue :figure="one.needs" /></td>
+          <td data-is="minimum wall"><FigureValue :figure="one.needs" /></td>
           <td class="fig" data-is="takes">{{ one.screw }}</td>
         </tr>
       </tbody>
     </table>
-    <p class="small muted">Screws that tore out by fatigue, or hold load or pressure: find out why first.</p>
+    <p class="small muted">
+      If the screw carries load or pressure, or pulled out by fatigue, find the cause before you repair it.
+    </p>
   </details>
 </template>
 

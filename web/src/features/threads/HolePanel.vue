@@ -23,7 +23,7 @@ const owned = useOwnedDrills()
 const { data: choices } = useChoices()
 const { text } = useUnits()
 const error = (field: string) => problem.value?.of(field)
-const FITS = { within: '✓ within', 'too-small': '− too small', 'too-large': '+ too large' }
+const FITS = { within: '✓ in class', 'too-small': '− too small', 'too-large': '+ too large' }
 const named = computed(() =>
   found.value
     ? [...found.value.strength, ...(found.value.margin ? [found.value.margin] : [])].map((figure) => ({
@@ -43,11 +43,11 @@ const others = computed(() =>
 
 <template>
   <section class="hole" aria-label="Tapped hole">
-    <h2>A hole for it</h2>
+    <h2>Tapped hole</h2>
     <p class="line">
       <InlineChoice
-        label="Metal of the hole"
-        before="in"
+        label="Material of the hole"
+        before="material"
         :model-value="metal"
         :choices="choices?.materials ?? []"
         :error="error('metal')"
@@ -65,14 +65,14 @@ const others = computed(() =>
       />
       <InlineField
         label="Drills you own"
-        before="out of"
-        :placeholder="`${owned}; or: metric, 1/4, #7, F`"
+        before="choose from"
+        :placeholder="`${owned}; or e.g. metric, 1/4, #7, F`"
         figure
         :model-value="drills"
         :error="wrong ?? error('drills')"
         @update:model-value="drills = $event"
       />
-      <v-checkbox v-model="typed.piloted" label="after a pilot" />
+      <v-checkbox v-model="typed.piloted" label="pilot hole first" />
     </p>
     <template v-if="found">
       <p class="pick">
@@ -84,9 +84,9 @@ const others = computed(() =>
           <thead>
             <tr class="small muted">
               <th scope="col">drill</th>
-              <th scope="col">thread</th>
-              <th scope="col">probable hole</th>
-              <th scope="col">torque</th>
+              <th scope="col">% thread</th>
+              <th scope="col">expected hole</th>
+              <th scope="col">torque, % of full thread</th>
               <th scope="col">class {{ found.class_name }}</th>
             </tr>
           </thead>
@@ -111,21 +111,20 @@ const others = computed(() =>
       </div>
       <p class="line">
         <InlineChoice
-          label="Metal of the bolt"
-          before="bolt of"
+          label="Material of the bolt"
+          before="bolt material"
           :model-value="bolt"
           :choices="choices?.materials ?? []"
           :error="error('bolt')"
           @update:model-value="bolt = $event"
         />
-        <span class="muted">{{ found.weaker }} strips first</span>
+        <span class="muted">Strips first: {{ found.weaker }}</span>
       </p>
       <FigureRow :figures="named" />
       <p class="line">
         <InlineField
           label="Depth of full thread"
-          before="blind, full thread"
-          after="deep"
+          before="blind hole: full thread depth"
           placeholder="depth"
           figure
           :model-value="typed.depth"
@@ -139,9 +138,8 @@ const others = computed(() =>
       />
       <p class="line">
         <InlineField
-          label="Thickness of the metal"
-          before="through metal"
-          after="thick"
+          label="Thickness of the material"
+          before="thin metal: thickness"
           placeholder="thickness"
           figure
           :model-value="typed.through"
@@ -158,7 +156,9 @@ const others = computed(() =>
       <FigureRow :figures="others" />
       <HoleMends :mends="found.mends" />
     </template>
-    <p v-else-if="problem && !problem.errors.length" class="field-error">{{ problem.message }}</p>
+    <p v-else-if="problem && !problem.errors.length" class="field-error" role="alert">
+      {{ problem.message }}
+    </p>
   </section>
 </template>
 

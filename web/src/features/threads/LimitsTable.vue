@@ -35,8 +35,8 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
         <thead>
           <tr>
             <th scope="col"></th>
-            <th scope="col" colspan="2">least</th>
-            <th scope="col" colspan="2">greatest</th>
+            <th scope="col" colspan="2">min</th>
+            <th scope="col" colspan="2">max</th>
           </tr>
           <tr class="units">
             <th scope="col"><span class="sr">diameter</span></th>
@@ -56,7 +56,7 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
                   type="button"
                   class="cell fig"
                   :class="{ own: (card.unit === 'in') === (unit === 'inch') }"
-                  :title="`Working of ${figure.name}`"
+                  :title="`Show how ${figure.name} is worked out`"
                   @click="ask(figure)"
                 >
                   {{ figure.shown[unit].text }}

@@ -24,11 +24,11 @@ const figures = computed(() => (found.value?.figures ?? []).map((figure) => ({ l
 
 <template>
   <section v-if="found || problem?.of('drills')" class="hole" aria-label="Taper hole">
-    <h2>A hole for it</h2>
+    <h2>Tapped hole (taper)</h2>
     <InlineField
       label="Drills you own"
-      before="out of"
-      :placeholder="`${owned}; or: metric, 1/4, #7, F`"
+      before="choose from"
+      :placeholder="`${owned}; or e.g. metric, 1/4, #7, F`"
       figure
       :model-value="drills"
       :error="problem?.of('drills')"
@@ -36,8 +36,8 @@ const figures = computed(() => (found.value?.figures ?? []).map((figure) => ({ l
     />
     <template v-if="found">
       <p class="pick">
-        <strong class="fig">{{ found.reamed || 'bore it' }}</strong> then a taper reamer;
-        <strong class="fig plain-drill">{{ found.plain || 'bore it' }}</strong> without one
+        With a taper reamer: drill <strong class="fig">{{ found.reamed || '(bore it)' }}</strong>, then ream.
+        Without one: drill <strong class="fig plain-drill">{{ found.plain || '(bore it)' }}</strong> and tap.
       </p>
       <FigureRow :figures="figures" />
       <p class="warning">▲ {{ found.warning }}</p>

@@ -24,11 +24,11 @@ const { looksOnly } = useMe()
     <div class="title">
       <h1 class="fig">{{ card.designation }}</h1>
       <plain-btn v-if="!looksOnly" :aria-pressed="isKept" @click="toggle(card.designation)">
-        {{ isKept ? '★ kept at hand' : '☆ keep at hand' }}
+        {{ isKept ? '★ Remove from favourites' : '☆ Add to favourites' }}
       </plain-btn>
-      <plain-btn v-if="card.external" @click="emit('over')"> lay another over it </plain-btn>
+      <plain-btn v-if="card.external" @click="emit('over')"> Compare with another thread </plain-btn>
       <span class="files">
-        <plain-btn @click="print">Print</plain-btn>
+        <plain-btn @click="print">Print this page</plain-btn>
         <a
           v-for="kind in ['csv', 'json', 'svg', 'dxf']"
           :key="kind"
@@ -39,7 +39,7 @@ const { looksOnly } = useMe()
         >
       </span>
     </div>
-    <dl class="letters" aria-label="The designation, letter by letter">
+    <dl class="letters" aria-label="What the designation means">
       <div v-for="(letter, n) in card.letters" :key="n">
         <dt class="fig">{{ letter.text || '·' }}</dt>
         <dd class="small">{{ letter.means }}</dd>
@@ -68,8 +68,8 @@ const { looksOnly } = useMe()
       <InlineField
         v-if="card.external"
         label="Length of engagement"
-        before="engaged over"
-        placeholder="as the standard assumes"
+        before="length of engagement"
+        placeholder="standard"
         :model-value="query.engagement"
         :error="error('engagement')"
         figure

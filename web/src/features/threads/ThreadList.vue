@@ -48,7 +48,7 @@ watch(
 <template>
   <nav class="list" aria-label="Threads">
     <section v-if="kept.length && chosen">
-      <h2>Kept at hand</h2>
+      <h2>Favourites</h2>
       <ul>
         <li v-for="name in kept" :key="name">
           <button type="button" class="row" :class="{ here: name === chosen }" @click="emit('choose', name)">

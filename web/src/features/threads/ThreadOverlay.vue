@@ -32,14 +32,14 @@ const figures = computed<{ label: string; figure: Figure }[]>(() => [
 </script>
 
 <template>
-  <section class="overlay" aria-label="Lay another thread over it">
-    <h2>Lay another thread over it</h2>
+  <section class="overlay" aria-label="Compare with another thread">
+    <h2>Compare with another thread</h2>
     <p>
       <InlineField
         v-model="nut"
         label="Nut of another thread"
-        before="a nut of"
-        :after="`on a bolt of ${bolt}`"
+        before="nut"
+        :after="`on a ${bolt} bolt`"
         placeholder="e.g. M6"
         figure
         :error="

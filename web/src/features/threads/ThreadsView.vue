@@ -17,6 +17,7 @@ import ThreadHead from '@/features/threads/ThreadHead.vue'
 import ThreadList from '@/features/threads/ThreadList.vue'
 import ThreadOverlay from '@/features/threads/ThreadOverlay.vue'
 import { provideUnit } from '@/shared/figures/useUnits'
+import { useTitle } from '@/shared/state/useTitle'
 import { type CardQuery, EMPTY, useCard } from '@/features/threads/useCard'
 
 /** The book of threads: type or browse on the left, the thread's page on the right. */
@@ -32,6 +33,7 @@ const atSearch = computed(() =>
   problem.value && !problem.value.errors.some((e) => OWN.includes(e.field)) ? problem.value : null,
 )
 const shown = computed(() => (query.q.trim() && !atSearch.value ? card.value : null))
+useTitle(() => shown.value?.designation)
 
 function choose(designation: string) {
   Object.assign(query, { ...EMPTY, q: designation })
@@ -112,7 +114,9 @@ watch(
     </article>
     <BookOpening v-else-if="!query.q.trim()" @choose="choose" />
     <EmptyShell v-else-if="atSearch">{{
-      atSearch.errors[0]?.choices.length ? 'Choose the one you mean.' : 'The book has no thread of that name.'
+      atSearch.errors[0]?.choices.length
+        ? 'Choose the thread you mean, on the left.'
+        : 'No thread of that name. Check the spelling, or identify the thread.'
     }}</EmptyShell>
     <WaitingSign v-else what="the thread" />
   </div>

@@ -21,15 +21,15 @@ export function groupsOf(c: Schemas['CardShown']): Group[] {
   const w = c.three_wires
   const groups: Group[] = [
     {
-      title: 'Turn the blank to',
+      title: 'Blank diameter',
       first: true,
       figures: c.figures.blank.map((b) => ({
-        label: `${b.school}${b.within_class ? '' : ' ⊘ outside the class'}`,
+        label: `${b.school}${b.within_class ? '' : ' ⊘ outside class limits'}`,
         figure: b.figure,
       })),
     },
     {
-      title: 'Relief, lead, section',
+      title: 'Relief groove, chamfer, stress area',
       figures: named([
         ...c.figures.groove,
         ...(c.figures.chamfer ? [c.figures.chamfer] : []),
@@ -38,33 +38,33 @@ export function groupsOf(c: Schemas['CardShown']): Group[] {
       ]),
     },
     {
-      title: 'Three wires',
+      title: 'Measure over wires',
       field: w ? 'wire' : undefined,
-      before: 'with a wire of',
-      hint: 'the best one',
+      before: 'wire diameter',
+      hint: 'best wire',
       note: !w
         ? undefined
         : w.serves
           ? w.drawer.length
-            ? `Drill shanks that serve: ${w.drawer.map((d) => d.name).join(', ')}.`
+            ? `Drill shanks that fit: ${w.drawer.map((d) => d.name).join(', ')}.`
             : undefined
-          : '⊘ This wire does not serve: it lies outside the range.',
+          : '⊘ This wire is outside the usable range. Choose one between the limits below.',
       figures: w ? named([w.chosen, ...w.over, ...w.range, w.lead_angle]) : named([c.figures.wire]),
     },
     {
       title: 'Tapping drill',
       first: true,
       field: c.tapping_drills.length ? 'drill' : undefined,
-      before: 'left by a drill of',
+      before: 'thread from a drill of',
       hint: `e.g. ${c.tapping_drills[0]?.name ?? ''}`,
       drills: c.tapping_drills.length ? c.tapping_drills : undefined,
       figures: c.drill.map((figure) => ({ label: figure.note, figure })),
     },
     { title: 'Gauges', figures: named([...c.gauges, ...(c.micrometer ? [c.micrometer] : [])]) },
     {
-      title: 'Before plating',
+      title: 'Size before plating',
       field: c.limits.length ? 'plating' : undefined,
-      before: 'a plating of',
+      before: 'plating',
       hint: 'thickness',
       figures: named(c.plating),
     },

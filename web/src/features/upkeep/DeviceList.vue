@@ -33,40 +33,42 @@ async function keep(device: Device) {
   <section v-if="told" aria-label="Devices" class="devices">
     <h2>Devices</h2>
     <p v-if="!told.address">
-      Only this machine is served. To work at the lathe on a tablet, stop Conch and start it with
-      <code>./conch start --lan</code>; it then shows a code that lets the tablet in.
+      Only this computer can use Conch now. To use a tablet at the lathe, stop Conch and start it with
+      <code>./conch start --lan</code>. It then shows a code for the tablet.
     </p>
     <template v-else>
       <p>
-        On this network Conch is at <a class="fig" :href="told.address">{{ told.address }}</a>
+        Address on this network: <a class="fig" :href="told.address">{{ told.address }}</a>
       </p>
       <p v-if="!told.secure" class="care">
-        <strong>▲ Care</strong> This is plain http: whoever is on this network can read along, and could act
-        as a device of yours. Use it on a network that is yours alone, or start with a certificate
-        (<code>--certificate</code>, <code>--key</code>). A tablet does not keep its screen awake over plain
-        http.
+        <strong>▲ Caution</strong> Use this only on a network you trust. The connection is not encrypted:
+        others on the network can read it and pose as your tablet. For an encrypted connection start Conch
+        with <code>--certificate</code> and <code>--key</code>; only then can a tablet keep its screen on.
       </p>
       <div v-if="told.code && left" class="code">
-        <CodePicture :picture="told.code.picture" :label="`Picture of ${told.code.address}`" />
+        <CodePicture :picture="told.code.picture" :label="`QR code for ${told.code.address}`" />
         <div>
-          <p>Point the tablet's camera at the picture, or open the address there and type</p>
+          <p>Scan the code with the tablet. Or open the address on the tablet and type:</p>
           <p class="digits fig" :aria-label="told.code.digits">
             <span>{{ told.code.digits.slice(0, 3) }}</span> <span>{{ told.code.digits.slice(3) }}</span>
           </p>
-          <p class="muted" role="timer">for one {{ told.code.role }}, {{ minutes(left) }} left</p>
+          <p class="muted" role="timer">
+            Lets in one device ({{ told.code.role === 'fitter' ? 'full use' : 'view only' }}). Valid for
+            {{ minutes(left) }}.
+          </p>
         </div>
       </div>
       <form class="let" @submit.prevent="letIn(role)">
         <v-select
           v-model="role"
-          label="as"
+          label="This device may"
           :items="ROLES"
           item-title="name"
           item-value="code"
           :item-props="(one: (typeof ROLES)[number]) => ({ subtitle: one.does })"
         />
         <BusyButton type="submit" color="secondary" :busy="busy">{{
-          told.code && left ? 'Another code' : 'Let a device in'
+          told.code && left ? 'New code' : 'Let a tablet in'
         }}</BusyButton>
       </form>
     </template>
@@ -76,42 +78,44 @@ async function keep(device: Device) {
         <form v-if="renaming === device.ident" @submit.prevent="keep(device)">
           <v-text-field
             v-model="name"
-            label="What it is called"
+            label="Device name"
             autocomplete="off"
             maxlength="60"
             autofocus
             :error-messages="problem?.of('name')?.message"
             @keydown.esc="renaming = ''"
           />
-          <v-btn type="submit" variant="outlined" :disabled="busy">Keep the name</v-btn>
-          <plain-btn @click="renaming = ''">Not now</plain-btn>
+          <v-btn type="submit" variant="outlined" :disabled="busy">Save the name</v-btn>
+          <plain-btn @click="renaming = ''">Cancel</plain-btn>
         </form>
         <template v-else>
           <strong class="name">{{ device.name }}</strong>
-          <span>{{ device.role }}</span>
-          <span class="muted small">last here {{ when.format(new Date(device.seen_at)) }}</span>
+          <span>{{ device.role === 'fitter' ? 'full use' : 'view only' }}</span>
+          <span class="muted small">last used {{ when.format(new Date(device.seen_at)) }}</span>
           <span class="acts">
             <template v-if="going === device.ident">
-              <span>It will need a new code.</span>
-              <v-btn color="error" :disabled="busy" @click="letGo(device)">Let it go</v-btn>
-              <plain-btn @click="going = ''">Keep it</plain-btn>
+              <span>Remove this device? It will need a new code to come back.</span>
+              <v-btn color="error" :disabled="busy" @click="letGo(device)">Remove</v-btn>
+              <plain-btn @click="going = ''">Cancel</plain-btn>
             </template>
             <template v-else>
               <plain-btn :aria-label="`Rename ${device.name}`" @click="rename(device)">Rename</plain-btn>
               <plain-btn
-                :aria-label="`Make ${device.name} ${device.role === 'fitter' ? 'an onlooker' : 'a fitter'}`"
+                :aria-label="
+                  device.role === 'fitter' ? `Make ${device.name} view only` : `Give ${device.name} full use`
+                "
                 @click="change(device, device.name, device.role === 'fitter' ? 'onlooker' : 'fitter')"
-                >Make it {{ device.role === 'fitter' ? 'an onlooker' : 'a fitter' }}</plain-btn
+                >{{ device.role === 'fitter' ? 'Make it view only' : 'Give it full use' }}</plain-btn
               >
-              <plain-btn :aria-label="`Let ${device.name} go`" @click="going = device.ident"
-                >Let go</plain-btn
+              <plain-btn :aria-label="`Remove ${device.name}`" @click="going = device.ident"
+                >Remove</plain-btn
               >
             </template>
           </span>
         </template>
       </li>
     </ul>
-    <p v-else-if="told.address" class="muted">No device is known yet.</p>
+    <p v-else-if="told.address" class="muted">No tablet has been let in yet.</p>
   </section>
 </template>
 

@@ -43,10 +43,10 @@ async function pair() {
 <template>
   <main id="main" class="pair" tabindex="-1">
     <ShellMark class="shell" label="Conch" />
-    <h1>This device is not known here yet</h1>
+    <h1>Connect this device</h1>
     <p>
-      On the machine that Conch runs on, open <strong>Upkeep</strong> and press <em>Let a device in</em>. It
-      shows a code of six digits.
+      On the computer that runs Conch (the host), open <strong>Upkeep</strong> and press
+      <em>Let a tablet in</em>. Type the six-digit code here.
     </p>
     <form novalidate @submit.prevent="pair">
       <v-text-field
@@ -62,7 +62,7 @@ async function pair() {
       />
       <v-text-field
         v-model="name"
-        label="What this device is called"
+        label="Name for this device"
         placeholder="e.g. bench tablet"
         persistent-placeholder
         autocomplete="off"
@@ -70,7 +70,7 @@ async function pair() {
         :error-messages="problem?.of('name')?.message"
       />
       <p v-if="homeless" class="field-error" role="alert">{{ homeless }}</p>
-      <BusyButton type="submit" color="secondary" size="x-large" :busy="busy">Pair this device</BusyButton>
+      <BusyButton type="submit" color="secondary" size="x-large" :busy="busy">Connect</BusyButton>
     </form>
   </main>
 </template>

@@ -14,10 +14,10 @@ const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 
 </script>
 
 <template>
-  <section aria-label="Store" class="store">
-    <h2>Store</h2>
+  <section aria-label="Data and backups" class="store">
+    <h2>Data and backups</h2>
     <p v-if="error" class="field-error" role="alert">{{ asProblem(error).message }}</p>
-    <WaitingSign v-else-if="!told" what="the store" />
+    <WaitingSign v-else-if="!told" what="the data" />
     <template v-if="told">
       <dl>
         <div>
@@ -25,11 +25,11 @@ const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 
           <dd class="fig">{{ told.jobs }}</dd>
         </div>
         <div>
-          <dt>entries</dt>
+          <dt>records</dt>
           <dd class="fig">{{ told.entries }}</dd>
         </div>
         <div>
-          <dt>things in the shop</dt>
+          <dt>items in the shop</dt>
           <dd class="fig">{{ told.things }}</dd>
         </div>
         <div>
@@ -37,25 +37,26 @@ const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 
           <dd class="fig">{{ told.store }}</dd>
         </div>
         <div>
-          <dt>last copy</dt>
+          <dt>last backup</dt>
           <dd class="fig">{{ told.last_copy ? when.format(new Date(told.last_copy)) : 'none yet' }}</dd>
         </div>
       </dl>
       <ul class="findings">
         <li v-for="one in told.findings" :key="one.name" :class="{ care: !one.well }">
-          <strong>{{ one.well ? '✓' : '▲ Care' }} {{ one.name }}</strong> {{ one.told }}
+          <strong>{{ one.well ? '✓' : '▲ Check' }} {{ one.name }}</strong> {{ one.told }}
         </li>
       </ul>
       <p>
-        <a href="/api/everything.zip" download>Take everything along</a>
+        <a href="/api/everything.zip" download>Export everything</a>
         <span class="muted">
-          one zip of open formats; <code>./conch import FILE</code> reads it into another folder</span
+          One zip file in open formats. <code>./conch import FILE</code> loads it into an empty data
+          folder.</span
         >
       </p>
       <p class="muted small">
-        The store is in <code>{{ told.folder }}</code>, its daily copies in <code>backups</code> there;
-        <code>./conch restore FILE</code> puts one in place, <code>./conch check</code> looks every page of it
-        over. This is Conch {{ told.version }}.
+        Data folder: <code>{{ told.folder }}</code>. Daily backups: <code>backups</code> in that folder.
+        <code>./conch restore FILE</code> puts a backup back; <code>./conch check</code> checks the data.
+        Conch version {{ told.version }}.
       </p>
     </template>
   </section>

@@ -15,9 +15,12 @@ const { me, isHost } = useMe()
       <StoreHealth />
     </template>
     <p v-else-if="me">
-      This device is <strong>{{ me.name }}</strong>,
-      {{ me.role === 'onlooker' ? 'an onlooker' : 'a fitter' }}. Devices are looked after on the machine that
-      Conch runs on.
+      {{
+        me.role === 'onlooker'
+          ? `This device is ${me.name} and can view only.`
+          : `This device is ${me.name} and can record and change.`
+      }}
+      Manage devices on the computer that runs Conch (the host).
     </p>
   </div>
 </template>

@@ -59,7 +59,8 @@ function problemOf(error: unknown, status: number): Problem {
   const told = error as Partial<Schemas['Problem']> | undefined
   return new Problem(
     status,
-    told?.detail ?? 'The server gave no reason. Try again, or restart it.',
+    told?.detail ??
+      'Conch reported an error without a reason. Try again; if it happens again, restart Conch.',
     told?.errors ?? [],
     told?.code,
   )
@@ -72,7 +73,7 @@ export async function ask<T>(request: Promise<Answer<T>>): Promise<T> {
     answer = await request
   } catch (error) {
     if (error instanceof DOMException && error.name === 'AbortError') throw error
-    throw new Problem(0, 'The server does not answer. What you typed is still here; try again.')
+    throw new Problem(0, 'Conch does not answer. Check that it is running. What you typed is still here.')
   }
   if (answer.data === undefined) throw problemOf(answer.error, answer.response.status)
   return answer.data

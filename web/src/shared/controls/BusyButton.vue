@@ -9,7 +9,7 @@ defineProps<{ busy: boolean }>()
   <v-btn :loading="busy">
     <slot />
     <template #loader>
-      <VProgressCircular indeterminate width="2" aria-label="On its way" />
+      <VProgressCircular indeterminate width="2" aria-label="Sending" />
     </template>
   </v-btn>
 </template>

@@ -7,8 +7,8 @@ defineProps<{ cautions: Schemas['Caution'][] }>()
 
 <template>
   <ul v-if="cautions.length" class="cautions">
-    <li v-for="caution in cautions" :key="caution.code" :title="caution.why">
-      <strong>▲ Care</strong> {{ caution.do }}
+    <li v-for="caution in cautions" :key="caution.code">
+      <strong>▲ Caution</strong> {{ caution.do }} <span class="why">{{ caution.why }}</span>
     </li>
   </ul>
 </template>
@@ -23,5 +23,8 @@ defineProps<{ cautions: Schemas['Caution'][] }>()
 strong {
   color: var(--caution);
   margin-right: 6px;
+}
+.why {
+  color: var(--muted);
 }
 </style>

@@ -12,7 +12,7 @@ const open = ref(false)
 
 <template>
   <span v-if="me?.network">
-    <plain-btn :aria-expanded="open" @click="open = !open">On a tablet</plain-btn>
+    <plain-btn :aria-expanded="open" @click="open = !open">Open on a tablet</plain-btn>
     <TabletCode v-if="open" :path="path" :what="what" />
   </span>
 </template>

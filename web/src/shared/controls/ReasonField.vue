@@ -34,7 +34,7 @@ onMounted(() => input.value?.focus())
         @click="n === 0 ? undefined : emit('say', action.code, words)"
         >{{ action.label }}</v-btn
       >
-      <plain-btn @click="emit('close')">Not now</plain-btn>
+      <plain-btn @click="emit('close')">Cancel</plain-btn>
     </span>
   </form>
 </template>

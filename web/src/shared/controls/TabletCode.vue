@@ -14,9 +14,9 @@ const { data: place } = useQuery({
 
 <template>
   <span v-if="place?.picture" class="place">
-    <CodePicture :picture="place.picture" :label="`Picture of ${place.address}`" />
+    <CodePicture :picture="place.picture" :label="`QR code for ${place.address}`" />
     <span>
-      Point the tablet's camera here: it opens {{ what }}.<br />
+      Scan this code with the tablet to open {{ what }}.<br />
       <span class="fig small">{{ place.address }}</span>
     </span>
   </span>

@@ -13,7 +13,7 @@ defineProps<{ drills: Schemas['DrillNumbers'][] }>()
           >{{ Math.round(drill.percent) }} %</span
         >
       </li>
-      <li v-if="!drills.length" class="muted">no rack drill leaves 60 to 80 %</li>
+      <li v-if="!drills.length" class="muted">No standard drill gives 60 to 80 % thread.</li>
     </ul>
     <p v-if="drills[0]" class="muted small">{{ drills[0].convention }}</p>
   </div>

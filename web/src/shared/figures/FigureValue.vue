@@ -26,7 +26,7 @@ const shown = computed(() => told(props.figure.shown))
       type="button"
       class="value"
       :aria-expanded="open ?? false"
-      :title="`Working of ${figure.name}`"
+      :title="`Show how ${figure.name} is worked out`"
       @click="emit('working')"
     >
       <span v-if="prefix" class="unit">{{ prefix }}&nbsp;</span><span class="fig">{{ shown.text }}</span

@@ -9,16 +9,17 @@ const KINDS = {
   standard: 'standard',
   handbook: 'handbook',
   practice: 'practice',
-  memory: 'recalled, not checked',
+  memory: 'from memory, not checked',
 }
 </script>
 
 <template>
-  <section class="working" :aria-label="`Working of ${figure.name}`">
+  <section class="working" :aria-label="`How ${figure.name} is worked out`">
     <p>
-      <strong>Working</strong> {{ figure.name }} <span class="fig">{{ text(figure.shown) }}</span>
+      <strong>How it is worked out:</strong> {{ figure.name }}
+      <span class="fig">{{ text(figure.shown) }}</span>
       {{ figure.kind === 'computed' ? '=' : ':' }}
-      {{ figure.formula }}<template v-if="figure.kind === 'table'"> (looked up)</template>
+      {{ figure.formula }}<template v-if="figure.kind === 'table'"> (from the table)</template>
     </p>
     <ul v-if="figure.inputs.length" class="inputs">
       <li v-for="given in figure.inputs" :key="given.name">
@@ -27,10 +28,15 @@ const KINDS = {
     </ul>
     <p v-if="figure.note">{{ figure.note }}</p>
     <p class="muted small">
-      Source: {{ figure.source.title || KINDS[figure.source.kind] }} ({{ KINDS[figure.source.kind] }})
+      Source:
+      {{
+        figure.source.title
+          ? `${figure.source.title} (${KINDS[figure.source.kind]})`
+          : KINDS[figure.source.kind]
+      }}
     </p>
     <div v-if="figure.others.length" class="others">
-      <p class="small muted">Other schools</p>
+      <p class="small muted">Other rules</p>
       <p v-for="other in figure.others" :key="other.school">
         <span class="fig">{{ text(other.shown) }}</span> {{ other.school }}. {{ other.remark }}
       </p>

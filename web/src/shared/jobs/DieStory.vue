@@ -14,7 +14,7 @@ const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium' })
       <strong v-if="!withJob" class="fig">{{ die.thread }}</strong>
       <strong>{{ die.setting }}</strong>
       <span v-if="die.blank"
-        >blank <b class="fig">{{ text(die.blank) }}</b></span
+        >blank diameter <b class="fig">{{ text(die.blank) }}</b></span
       >
       <span :class="die.passes ? 'passes' : 'fails'">{{ die.passes ? '✓' : '✗' }} {{ die.said }}</span>
       <span class="muted small">

@@ -13,11 +13,11 @@ const missing = computed(() => needs.value.filter((one) => !one.id))
 </script>
 
 <template>
-  <section v-if="missing.length" aria-label="Missing" class="notice">
+  <section v-if="missing.length" aria-label="Not in the shop" class="notice">
     <p v-for="need in missing" :key="need.what">
-      ◆ <b>Missing: {{ need.what }}</b
+      ◆ <b>Not in the shop: {{ need.what }}</b
       >{{ need.note && `, ${need.note}` }}.
-      <template v-if="others(need).length">Or: {{ others(need).join('; ') }}.</template>
+      <template v-if="others(need).length">Use instead: {{ others(need).join('; ') }}.</template>
     </p>
   </section>
 </template>

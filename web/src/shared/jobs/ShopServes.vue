@@ -34,12 +34,12 @@ const something = computed(
         ✓ drill <b class="fig">{{ told.drill }}</b>
       </li>
       <li v-for="one in holds" :key="one.thing.id">
-        ✓ in the {{ one.thing.name }}<template v-if="one.why">, {{ one.why }}</template>
+        ✓ fits the {{ one.thing.name }}<template v-if="one.why">: {{ one.why }}</template>
       </li>
       <li v-for="thing in told.gauges" :key="thing.id">✓ {{ thing.name }}</li>
       <li v-for="thing in told.away" :key="thing.id">‖ {{ thing.name }}: {{ thing.state }}</li>
       <li v-for="words in told.missing" :key="words">◆ {{ words }}</li>
-      <li v-for="words in told.instead" :key="words">↷ {{ words }}</li>
+      <li v-for="words in told.instead" :key="words">Use instead: {{ words }}</li>
       <li v-for="words in told.unlike" :key="words" class="muted">≠ {{ words }}</li>
     </ul>
   </section>

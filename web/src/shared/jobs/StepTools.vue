@@ -10,11 +10,11 @@ const there = computed(() => needs.value.filter((one) => one.id && one.steps.inc
 </script>
 
 <template>
-  <ul v-if="there.length" aria-label="Out of the shop" class="muted">
+  <ul v-if="there.length" aria-label="Tools for this step" class="muted">
     <li v-for="one in there" :key="`${one.what} ${one.id}`">
       {{ one.thing }}<template v-if="one.place">, {{ one.place }}</template
       ><template v-if="one.note">: {{ one.note }}</template
-      ><template v-if="one.did">. Last: {{ one.did }}</template>
+      ><template v-if="one.did">. Last time: {{ one.did }}</template>
     </li>
   </ul>
 </template>

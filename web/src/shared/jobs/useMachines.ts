@@ -6,7 +6,7 @@ import { useOwned } from '@/shared/api/useOwned'
 export function useMachines() {
   const { data } = useOwned()
   return computed(() => [
-    { code: '', name: 'no lathe named', remark: 'its facts as typed here' },
+    { code: '', name: 'no lathe chosen', remark: 'uses the values typed below' },
     ...(data.value?.things ?? [])
       .filter((one) => one.kind === 'lathe')
       .map((one) => ({
