@@ -61,7 +61,7 @@ class Figure:
 
     `formula` is an expression over the names of the inputs, to its first comma or semicolon outside brackets: on the
     inputs beside it, it gives the value, unless `kind` says that it was looked up in a table or typed. Lengths count in
-    the figure's own unit, in millimetres where that is no length. Words it may use: least of, greatest of, whole part
+    the figure's own unit, in millimetres where that is no length. Words it may use: smallest of, largest of, whole part
     of, next whole of, nearest whole of, to 3 places of, sum of all (inputs), sin, cos, tan, cot (of degrees), atan, √,
     erf.
     `fine` lengths are diameters, shown with one more decimal than lengths along the bed; other units show `places`.

@@ -110,8 +110,8 @@ def check_current(file: Path) -> None:
     check_store(file, "quick_check")
     if is_behind(file):
         raise StoreProblem(
-            f"{file} was written by an earlier version of Conch: start Conch once, which keeps a copy of it and brings "
-            "it up to date"
+            f"{file} was written by an earlier version of Conch. Run `./conch start` once: it saves a copy of the file "
+            "and upgrades it"
         )
 
 

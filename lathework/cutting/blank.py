@@ -77,7 +77,7 @@ def _in_class(figure: Figure, limits: Band) -> Figure:
     value = min(max(figure.value, limits.minimum), limits.maximum)
     if value == figure.value:
         return figure
-    which, word = ("least", "greatest of") if value == limits.minimum else ("greatest", "least of")
+    which, word = ("minimum", "largest of") if value == limits.minimum else ("maximum", "smallest of")
     return replace(
         figure,
         value=value,

@@ -20,7 +20,7 @@ SHORTEST_THREAD = 4
 UNFINISHED_THREADS = 3.0
 """Threads a die's lead leaves unfinished, in pitches: 2 to 3, cheap dies more (practice)."""
 TURNED_ROUND_GROOVE = 1.5
-"""Narrowest groove when the die is turned round, in pitches (practice)."""
+"""Narrowest groove when the die is flipped, in pitches (practice)."""
 TURNED_ROUND_STOP = 1.0
 """How near to a shoulder the turned die finishes, in pitches (practice)."""
 COUNTERBORE_OVER = 0.1
@@ -153,7 +153,7 @@ def counterbore(thread: Thread) -> tuple[Figure, Figure]:
 
 
 def groove_width(thread: Thread, blade: float | None = None, *, turned_round: bool = False) -> Figure:
-    """Groove width in the thread's unit: the unfinished length (1.5 P if the die is turned round), one blade at least.
+    """Groove width in the thread's unit: the unfinished length (1.5 P if the die is flipped), one blade at least.
 
     `blade` is the blade's width in the thread's unit, or None when no blade is chosen. Source: practice.
     """

@@ -55,9 +55,9 @@ def stoppable(wanted: Figure, turns: float, speeds: Sequence[float]) -> Figure:
         wanted.name,
         most,
         "rev/min",
-        "60 × turns to the stop ÷ least seconds",
+        "60 × turns to the stop ÷ shortest reaction",
         PRACTICE,
-        (Given("turns to the stop", turns), Given("least seconds", LEAST_SECONDS, "s")),
+        (Given("turns to the stop", turns), Given("shortest reaction", LEAST_SECONDS, "s")),
         note="No faster: your hand needs three seconds before the stop.",
     )
     return geared(slowed, speeds)

@@ -25,7 +25,7 @@ class Cause:
 _BY_CODE: dict[CauseCode, Cause] = {
     "swarf": Cause(
         "swarf",
-        "swarf",
+        "chips",
         "Brush thread and {mate} clean, add a drop of oil, and try again. Does it go on now?",
         "It was chips: leave the {tool} as it is. Try the {mate} again and record how it fits.",
     ),
@@ -69,7 +69,7 @@ _BY_CODE: dict[CauseCode, Cause] = {
 _INSIDE: dict[CauseCode, Cause] = {
     "swarf": Cause(
         "swarf",
-        "swarf",
+        "chips",
         "Cover your eyes, blow the hole out, brush the {mate} and add a drop of oil. Does it go in now?",
         "It was chips. Try the {mate} again and record how it fits.",
     ),

@@ -43,6 +43,6 @@ def before_plating(band: Band, growth: float, *, internal: bool) -> tuple[Figure
             band.source,
             (Given("limit", value, band.unit), Given("added", growth, band.unit)),
         )
-        for which, value in (("least", band.minimum), ("greatest", band.maximum))
+        for which, value in (("minimum", band.minimum), ("maximum", band.maximum))
     )
     return least, greatest

@@ -82,8 +82,8 @@ def wire_range(thread: Thread, limits: ExternalLimits) -> tuple[Figure, Figure]:
         )
 
     return (
-        wire("smallest wire", "greatest", major.maximum, d2.maximum, ("1 + 1 ÷ sin(a ÷ 2)", 1 + 1 / sine)),
-        wire("largest wire", "least", major.minimum, d2.minimum, ("1 ÷ sin(a ÷ 2) − sin(a ÷ 2)", 1 / sine - sine)),
+        wire("smallest wire", "maximum", major.maximum, d2.maximum, ("1 + 1 ÷ sin(a ÷ 2)", 1 + 1 / sine)),
+        wire("largest wire", "minimum", major.minimum, d2.minimum, ("1 ÷ sin(a ÷ 2) − sin(a ÷ 2)", 1 / sine - sine)),
     )
 
 
@@ -127,7 +127,7 @@ def micrometer_target(limits: ExternalLimits) -> Figure:
         band.unit,
         "(minimum + maximum) ÷ 2",
         band.source,
-        (Given("least", band.minimum, band.unit), Given("greatest", band.maximum, band.unit)),
+        (Given("minimum", band.minimum, band.unit), Given("maximum", band.maximum, band.unit)),
     )
 
 

@@ -45,9 +45,9 @@ def _flange(thread: Thread, register_mm: float, spigot_mm: float, across_mm: flo
         "register long": register_mm,
         "spigot long": spigot_mm,
         "outside": across_mm,
-        "least": LEAST_FLANGE_MM,
+        "minimum": LEAST_FLANGE_MM,
     }
-    formula = "largest of (0.8 × nose's thread + register long − spigot long, 0.12 × outside, least)"
+    formula = "largest of (0.8 × nose's thread + register long − spigot long, 0.12 × outside, minimum)"
     engaged = ENGAGED * thread.major_mm + register_mm - spigot_mm
     thick = max(engaged, STIFF * across_mm, LEAST_FLANGE_MM)
     return own.of("flange", worked("flange thick", thick, own.unit, formula, given, fine=False))

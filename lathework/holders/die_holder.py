@@ -44,7 +44,7 @@ SIDE_MM = 6.0
 """Metal beside the pocket, for the screws to have threads in (practice)."""
 WINDOWS, WINDOW_SHARE = 3, 0.3
 """How many windows let the chips out, and how wide they are over the die (practice)."""
-_ENDS: tuple[tuple[Edge, str], ...] = (("right", "die"), ("left", "other die"))
+_ENDS: tuple[tuple[Edge, str], ...] = (("right", "die"), ("left", "second die"))
 
 
 def _long(pockets: Sequence[Pocket], swallows: Length, bar: Length, unit: LengthUnit) -> Figure:
@@ -225,7 +225,7 @@ def _lying(pockets: Sequence[Pocket], long: Figure, across: Figure, longest: Len
             yield Lying("body", *_from_end(near, far, whole, pocket.end), inner, outer, body)
         seated = _from_end(deep - pocket.thick.mm, deep, whole, pocket.end)
         die, place = pocket.across.mm, body + 1 - 2 * at
-        # The bar comes in where the other die has its pocket.
+        # The bar comes in where the second die has its pocket.
         yield Lying(pocket.word, *seated, DIE_HOLE * die, die, place, mate=True, spare=at > 0)
     yield Lying("body", ends[0], whole - ends[1], inside, outer, body)
     begins = convert(pockets[0].deep.value, unit, "mm") + longest.mm

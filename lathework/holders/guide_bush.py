@@ -99,10 +99,10 @@ def _collar(long: Figure, body: Figure, unit: LengthUnit) -> Figure:
         "collar thick",
         max(least, long.value - body.value),
         unit,
-        "largest of (least collar, guides over − goes into the stock)",
+        "largest of (smallest collar, guides over − goes into the stock)",
         PRACTICE,
         (
-            Given("least collar", least, unit),
+            Given("smallest collar", least, unit),
             Given("guides over", long.value, unit),
             Given("goes into the stock", body.value, unit),
         ),

@@ -117,7 +117,7 @@ def _angle(belief: Belief) -> Question:
 def _taper(belief: Belief) -> Question:
     gain = _gain(belief, [[taper_chance(m, "yes") for m, _ in belief], [taper_chance(m, "no") for m, _ in belief]])
     told = tuple(
-        f"{{'larger toward the shank' if tapered else 'the same'}} means {_names(found)}"
+        f"{'larger toward the shank' if tapered else 'the same'} means {_names(found)}"
         for tapered, found in _leading(belief, lambda m: m.tapered)
     )
     return Question("taper", "caliper", "Measure over the crests at both ends of the thread.", told, gain)

@@ -187,5 +187,5 @@ def as_pitch_diameter(off_mm: float, flank_angle_deg: float) -> Figure:
         "mm",
         "error × cot(half angle)",
         Source("standard", "ISO 965-1, virtual pitch diameter"),
-        (Given("off", abs(off_mm), "mm"), Given("half angle", flank_angle_deg / 2, "°")),
+        (Given("error", abs(off_mm), "mm"), Given("half angle", flank_angle_deg / 2, "°")),
     )

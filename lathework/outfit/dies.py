@@ -11,7 +11,7 @@ from lathework.methods.die_holdings.by_holder import SLIDING_BY_HAND
 from lathework.methods.die_holdings.by_stock import BY_TAILSTOCK, GUIDE_BUSH
 from lathework.methods.die_holdings.holding import DieHolding
 from lathework.methods.ways.heads import why_not_in
-from lathework.outfit.need import Need, Shop, StandIn, no_substitute, state_of, steps_of
+from lathework.outfit.need import Need, Shop, StandIn, no_substitute, state_of, steps_of, unavailable
 from lathework.outfit.serving import serving
 from lathework.part.model import Section
 from lathework.planning.operation import keyed
@@ -28,7 +28,7 @@ from lathework.threads.thread import Thread
 
 def _stand_ins(thread: Thread, shop: Shop) -> Iterator[StandIn]:
     serves = serving(thread, shop.things)
-    yield from (no_substitute(f"{name_of(one)} is {one.state}") for one in serves.away if isinstance(one, Die))
+    yield from (unavailable(thing) for thing in serves.away if isinstance(thing, Die))
     yield from map(StandIn, serves.instead)
     for tool in shop.at_hand(Tool):
         if tool.form == "threading" and tool.angle == thread.form.angle_deg:

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator, Mapping
 
-from lathework.outfit.need import ALIKE_MM, Need, Said, Shop, StandIn, no_substitute, state_of, steps_of
+from lathework.outfit.need import ALIKE_MM, Need, Said, Shop, StandIn, no_substitute, state_of, steps_of, unavailable
 from lathework.outfit.serving import serving
 from lathework.part.bores import BoreWork
 from lathework.planning.notice import told
@@ -55,7 +55,7 @@ def bore_needs(plan: Plan, found: BoreWork, shop: Shop) -> Iterator[Need]:
         yield Need(what, best, state_of(best), steps=steps_of(plan, ("tap", "finish"), found.bore.id))
         return
     serves = serving(thread, shop.things)
-    away = [no_substitute(f"{name_of(one)} is {one.state}") for one in serves.away if isinstance(one, Tap)]
+    away = [unavailable(thing) for thing in serves.away if isinstance(thing, Tap)]
     short = reaches(taps[0], depth.mm).why if taps and depth else ""
     owns = (("kind", "tap"), ("thread", thread.designation), ("form", form or "set"))
     yield Need(what, None, short, (*away, *map(no_substitute, serves.unlike)), owns=owns)

@@ -7,8 +7,10 @@ from dataclasses import dataclass
 from typing import TypeVar
 
 from lathework.planning.plan import Plan
+from lathework.shop.kinds import name_of
 from lathework.shop.kinds.dies import Die
 from lathework.shop.kinds.kind import Owned
+from lathework.shop.lathe_words import STATE_WORDS
 
 Made = TypeVar("Made", bound=Owned)
 Said = tuple[tuple[str, str], ...]
@@ -33,6 +35,11 @@ class StandIn:
 def no_substitute(words: str) -> StandIn:
     """Something that does not serve, and why."""
     return StandIn(words, serves=False)
+
+
+def unavailable(thing: Owned) -> StandIn:
+    """A thing that would serve, were it here and sound."""
+    return no_substitute(f"{name_of(thing)} is {STATE_WORDS[thing.state][0]}")
 
 
 @dataclass(frozen=True, slots=True)
@@ -76,4 +83,4 @@ class Shop:
 
 def state_of(thing: Owned) -> str:
     """How a thing is, where that must be minded."""
-    return "" if thing.state == "ready" else thing.state
+    return "" if thing.state == "ready" else STATE_WORDS[thing.state][0]

@@ -10,7 +10,7 @@ Words = Mapping[str, tuple[str, str]]
 STATE_WORDS: Mapping[State, tuple[str, str]] = {
     "ready": ("ready", "here and in good order"),
     "worn": ("worn", "usable, second choice"),
-    "lent": ("lent", "out on loan"),
+    "lent": ("on loan", "lent out"),
     "missing": ("missing", "should be here"),
     "broken": ("broken", "kept but not used"),
 }

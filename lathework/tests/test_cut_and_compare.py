@@ -295,6 +295,16 @@ class CutAndCompare(unittest.TestCase):
         self.assertEqual([step.key for step in made.operations if step.kind == "neck"], ["neck:s3"])
         self.check(made)
 
+    def test_a_taper_beside_a_press_fit_of_its_size(self) -> None:
+        """The fit is a hair larger than the taper's large end: the taper keeps its angle and ends at a step."""
+        sections = [
+            section("taper", "8 mm", across="6 mm", taper="1:20"),
+            section("round", "8 mm", across="6 mm", fit="press"),
+            section("bar", "15 mm"),
+        ]
+        made = plan({"part.overall_length": "", "part.sections": sections})
+        self.check(made)
+
     @settings(max_examples=80, suppress_health_check=[HealthCheck.filter_too_much, HealthCheck.too_slow])
     @given(st.data())
     def test_any_part(self, data: st.DataObject) -> None:

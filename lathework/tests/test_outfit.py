@@ -164,7 +164,7 @@ class Missing(unittest.TestCase):
         need = found(needs(made(things), things), "die for 3/8-16")
         self.assertIsNone(need.thing)
         words = " / ".join(one.words for one in need.instead)
-        self.assertIn("is lent", words)
+        self.assertIn("is on loan", words)
         self.assertIn("single point: 60°", words)
         self.assertIn("3/8 BSF does not fit", words)
 

@@ -154,8 +154,8 @@ class Gauging(unittest.TestCase):
         found = card("3/8-16", asked=Asked(plating="0.0002"))
         assert found.size.external is not None and found.size.internal is not None
         by_name = {figure.name: figure.value for figure in found.plating}
-        self.assertAlmostEqual(by_name["major before plating, greatest"], 0.3737 - 0.0004, places=6)
-        self.assertAlmostEqual(by_name["minor before plating, least"], 0.307 + 0.0004, places=6)
+        self.assertAlmostEqual(by_name["major before plating, maximum"], 0.3737 - 0.0004, places=6)
+        self.assertAlmostEqual(by_name["minor before plating, minimum"], 0.307 + 0.0004, places=6)
 
 
 class Letters(unittest.TestCase):

@@ -276,7 +276,7 @@ class Jobs(unittest.TestCase):
         self.assertEqual(told, ["part.bores.0.cut"])
 
     def test_what_is_said_of_the_way_that_is_taken(self) -> None:
-        """Nothing where it is as good; why it does not serve; what would have to be had."""
+        """Nothing where it is as good; why it outside the usable range; what would have to be had."""
         without = tuple(choosings(plan(), shop(DIE)))[0]
         self.assertIn("Borrow", without.words)
         bush = tuple(choosings(plan({"method.holder": "guide-bush"}), ()))[0]

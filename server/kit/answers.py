@@ -15,6 +15,7 @@ from lathework.shop.kinds.kind import Owned
 from lathework.shop.kinds.taps import Tap
 from lathework.shop.kit_choices import State
 from lathework.shop.kit_file import FileRow
+from lathework.shop.lathe_words import STATE_WORDS
 from lathework.shop.lines import Line
 from lathework.threads.families import series_name
 from server.kit.kinds import KindCode
@@ -28,9 +29,9 @@ class ThingShown:
     """A thing: what it is called, and everything that was said of it.
 
     `said` are the fields that are its kind's own, as typed. `drawer` is the shop and place it lies in, or a heading
-    where nobody said; `across_mm` and `bore_mm` draw it: its size, a usual one where nobody measured it, and that of
-    its thread, 0 for what has none; `short` stands under it. `photograph` is the revision of its photograph, 0 where it
-    has none.
+    where nobody said; `condition` is its state in words; `across_mm` and `bore_mm` draw it: its size, a usual one where
+    nobody measured it, and that of its thread, 0 for what has none; `short` stands under it. `photograph` is the
+    revision of its photograph, 0 where it has none.
     """
 
     id: str
@@ -41,6 +42,7 @@ class ThingShown:
     thread: str
     said: dict[str, str]
     state: State
+    condition: str
     shop: str
     place: str
     notes: str
@@ -183,6 +185,7 @@ def _thing_shown(row: Thing, thing: Owned, photograph: int) -> ThingShown:
         thread=thing.thread.designation if isinstance(thing, Die | Tap | ThreadGauge) and thing.thread else "",
         said={name: str(told.get(name) or own.field.default or "") for name, own in kind.fields.items()},
         state=thing.state,
+        condition=STATE_WORDS[thing.state][0],
         shop=thing.shop,
         place=thing.place,
         notes=thing.notes,

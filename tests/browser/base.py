@@ -18,6 +18,8 @@ from playwright.sync_api import Locator, Page, Request, expect
 from tests.browser.chromium import browser
 from tests.browser.server import Server
 
+TO_THE_BENCH = re.compile("^(Start at the bench|Continue|Open the bench|Review and close)$")
+"""The way to the bench, by how the job stands."""
 ACTION_MS = int(os.environ.get("CONCH_ACTION_MS", "30000"))
 #: A refused request is written to the console by the browser itself; the screen's answer to it is what is tested.
 EXPECTED = (
@@ -156,8 +158,8 @@ class BrowserCase(unittest.TestCase):
         expect(self.page.get_by_role("textbox", name="Name of the job")).to_have_value("")
         self.fill_job(typed)
         self.page.get_by_role("button", name="Show the plan").click()
-        expect(self.page).to_have_title("Job plan · Conch")
-        for name, wait in (("Tools", "checking the shop"), ("Ways", "comparing methods")):
+        expect(self.page).to_have_title(re.compile(", plan · Conch$"))
+        for name, wait in (("Tools and stock", "checking the shop"), ("Methods", "comparing methods")):
             expect(self.page.get_by_role("region", name=name, exact=True).get_by_text(wait)).to_have_count(0)
 
     def open_facts(self, name: str) -> None:

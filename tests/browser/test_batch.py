@@ -39,7 +39,7 @@ class Holdings(BrowserCase):
     def by_holdings(self) -> None:
         """Chosen on the plan."""
         self.page.goto(f"/jobs/{self.job}")
-        self.open_facts("Method")
+        self.open_facts("Process")
         with self.page.expect_response(lambda answer: answer.request.method == "PUT"):
             self.choose("Batch order", "one set-up for all pieces")
 
@@ -52,7 +52,7 @@ class Holdings(BrowserCase):
         page.get_by_role("button", name="Done", exact=True).click()
         expect(page.get_by_text("piece 2 · 0 of 3 made")).to_be_visible()
         expect(page.get_by_role("heading", level=1)).not_to_have_text(first)
-        page.get_by_role("button", name="Take up piece 1").click()
+        page.get_by_role("button", name="Continue piece 1").click()
         expect(page.get_by_text("piece 1 · 0 of 3 made")).to_be_visible()
         expect(page.get_by_role("heading", level=1)).to_contain_text("Turn the piece end for end")
         page.keyboard.press("z")
@@ -61,9 +61,9 @@ class Holdings(BrowserCase):
     def test_a_piece_is_put_down_for_another(self) -> None:
         self.go_to(1)
         self.page.get_by_role("button", name="accept, redo or scrap").click()
-        self.page.get_by_role("button", name="Put it down, begin piece 2").click()
+        self.page.get_by_role("button", name="Put this piece down, start piece 2").click()
         expect(self.page.get_by_text("piece 2 · 0 of 3 made")).to_be_visible()
-        expect(self.page.get_by_role("navigation", name="Pieces that wait")).to_contain_text("1")
+        expect(self.page.get_by_role("navigation", name="Pieces put down")).to_contain_text("1")
 
     def test_the_next_piece_is_known_while_the_server_is_away(self) -> None:
         page = self.page
@@ -77,9 +77,9 @@ class Holdings(BrowserCase):
         expect(page.get_by_text("piece 2 · 0 of 3 made")).to_be_visible()
         begun = page.get_by_role("heading", level=1).inner_text()
         page.get_by_role("button", name="Done").first.click()
-        expect(page.get_by_role("region", name="Not stored yet")).to_contain_text("3 entries wait")
+        expect(page.get_by_role("region", name="Not sent yet")).to_contain_text("3 records are saved")
         self.server.start()
-        expect(page.get_by_role("region", name="Not stored yet")).to_have_count(0)
+        expect(page.get_by_role("region", name="Not sent yet")).to_have_count(0)
         now = self.bench()
         self.assertEqual((now["piece"], [one["piece"] for one in now["waiting"]]), (2, [1]))
         self.assertNotEqual(now["step"]["sentence"], begun)

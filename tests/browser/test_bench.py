@@ -2,9 +2,11 @@
 
 from __future__ import annotations
 
+import re
+
 from playwright.sync_api import expect
 
-from tests.browser.base import BrowserCase, type_into
+from tests.browser.base import TO_THE_BENCH, BrowserCase, type_into
 
 TABLETS = ((1280, 800), (820, 1180), (1024, 768))
 
@@ -15,8 +17,8 @@ class Bench(BrowserCase):
     def open(self, title: str = "Levelling studs, lamp carriage") -> None:
         self.page.goto("/")
         row = self.page.get_by_role("article").filter(has_text=title)
-        row.get_by_role("link", name="Go on").or_(row.get_by_role("link", name="To the bench")).click()
-        expect(self.page).to_have_title("Bench · Conch")
+        row.get_by_role("link", name=TO_THE_BENCH).click()
+        expect(self.page).to_have_title(re.compile(", bench · Conch$"))
 
     def test_resumes_where_one_was(self) -> None:
         self.open()
@@ -61,10 +63,10 @@ class Bench(BrowserCase):
         figures = {one["key"]: one["figure"]["shown"]["inch"]["text"] for one in step["figures"]}
         middle = (float(figures["wires_least"]) + float(figures["wires_most"])) / 2
         wires = self.page.get_by_role("form", name="Over three wires")
-        type_into(wires.get_by_label("over wires, in"), "1")
+        type_into(wires.get_by_label("over the wires, in"), "1")
         wires.get_by_role("button", name="Record the reading").click()
-        expect(wires).to_contain_text("is that the reading?")
-        type_into(wires.get_by_label("over wires, in"), f"{middle:.4f}")
+        expect(wires).to_contain_text("Is your reading right?")
+        type_into(wires.get_by_label("over the wires, in"), f"{middle:.4f}")
         self.page.keyboard.press("Enter")
         expect(self.page.get_by_role("status")).to_contain_text("measured: in its class")
         expect(wires).to_contain_text("pitch diameter, measured")
@@ -81,8 +83,8 @@ class Bench(BrowserCase):
         expect(page.get_by_text("Undersize").first).to_be_visible()
         page.get_by_role("button", name="Give a reason, or scrap it").click()
         page.get_by_role("button", name="Scrap the piece").click()
-        expect(page.get_by_role("alert")).to_contain_text("Say why")
-        type_into(page.get_by_label("The last reading is under size"), "slipped on the dial")
+        expect(page.get_by_role("alert")).to_contain_text("Give a reason")
+        type_into(page.get_by_label("The last reading is undersize"), "slipped on the dial")
         page.get_by_role("button", name="Scrap the piece").click()
         expect(page.get_by_text("1 scrapped")).to_be_visible()
         expect(page.get_by_text("piece 1 of 2")).to_be_visible()
@@ -103,7 +105,7 @@ class Bench(BrowserCase):
         page.get_by_role("button", name="0.500 mm").click()
         field.press("Enter")
         expect(page.get_by_role("table")).to_contain_text("15.000")
-        expect(page.get_by_title("as you said")).to_have_text("1.000")
+        expect(page.get_by_title("as you typed it")).to_have_text("1.000")
 
     def test_slips_are_caught_and_the_text_stays(self) -> None:
         self.open()
@@ -134,7 +136,7 @@ class Bench(BrowserCase):
         field = self.page.get_by_role("textbox", name="New reading")
         type_into(field, "0.5000")
         field.press("Enter")
-        expect(self.page.get_by_role("alert")).to_contain_text("Another device went on")
+        expect(self.page.get_by_role("alert")).to_contain_text("Another device changed")
         expect(self.page.get_by_role("status", name="Meanwhile")).to_contain_text("from the other tablet")
         expect(field).to_have_value("0.5000")
         with self.answered("**/entries"):

@@ -30,11 +30,11 @@ class Networked(BrowserCase):
         """Ask on the host for a code, for a device of that role."""
         self.page.goto("/upkeep")
         if role:
-            self.choose("as", role)
+            self.choose("This device may", role)
         shown = self.page.locator(".digits")
         before = shown.get_attribute("aria-label") if shown.count() else ""
         with self.page.expect_response("**/devices/code"):
-            self.page.get_by_role("button", name=re.compile("Let a device in|Another code")).click()
+            self.page.get_by_role("button", name=re.compile("Let a tablet in|New code")).click()
         expect(shown).not_to_have_attribute("aria-label", before or "none yet")
         return str(shown.get_attribute("aria-label"))
 
@@ -51,7 +51,7 @@ class Tablet(Networked):
         expect(tablet.get_by_role("heading", level=1)).to_have_text("Connect this device")
         code = self.code()
         self.pair(tablet, "1234", "bench tablet")
-        expect(tablet.get_by_text("That is not the code")).to_be_visible()
+        expect(tablet.get_by_text("Wrong code")).to_be_visible()
         expect(tablet.get_by_label("Name for this device")).to_have_value("bench tablet")
         self.pair(tablet, code, "bench tablet")
         field = tablet.get_by_role("textbox", name="New reading")
@@ -62,8 +62,8 @@ class Tablet(Networked):
         self.choose("Show", "readings")
         expect(self.page.get_by_role("row").filter(has_text="0.5050")).to_contain_text("on bench tablet")
         self.page.goto("/upkeep")
-        self.page.get_by_role("button", name="Let bench tablet go").click()
-        self.page.get_by_role("button", name="Remove").click()
+        self.page.get_by_role("button", name="Remove bench tablet").click()
+        self.page.get_by_role("button", name="Remove", exact=True).click()
         expect(self.page.get_by_role("listitem").filter(has_text="bench tablet")).to_have_count(0)
         type_into(field, "0.4990")
         field.press("Enter")
@@ -71,7 +71,7 @@ class Tablet(Networked):
         # What it recorded at that moment waits on it, and is sent when it is let in again.
         self.pair(tablet, self.code(), "bench tablet again")
         expect(tablet.get_by_role("table")).to_contain_text("0.4990")
-        expect(tablet.get_by_role("region", name="Not stored yet")).to_have_count(0)
+        expect(tablet.get_by_role("region", name="Not sent yet")).to_have_count(0)
         expect(tablet.locator(".bench[aria-busy=true]")).to_have_count(0)
         for _ in (1, 2):
             with self.answered("**/undo", tablet):
@@ -79,27 +79,27 @@ class Tablet(Networked):
 
     def test_a_picture_read_by_the_camera_brings_the_code(self) -> None:
         """An onlooker: it sees the bench and the plan, and is offered nothing that it may not do."""
-        code = self.code("onlooker")
+        code = self.code("view only")
         tablet = self.tablet()
         tablet.goto(f"/pair#{code}")
         expect(tablet.get_by_label("Code")).to_have_value(code)
         type_into(tablet.get_by_label("Name for this device"), "office")
         tablet.get_by_role("button", name="Connect").click()
         expect(tablet).to_have_title("Jobs · Conch")
-        expect(tablet.get_by_text("office looks on")).to_be_visible()
+        expect(tablet.get_by_text("office can view only")).to_be_visible()
         expect(tablet.get_by_role("button", name="New job")).to_have_count(0)
         tablet.goto("/jobs/2/bench")
         expect(tablet.get_by_role("heading", level=1)).to_contain_text("Turn to 0.4933 in")
         expect(tablet.get_by_role("textbox", name="New reading")).to_have_count(0)
         expect(tablet.get_by_role("button", name="undo z")).to_have_count(0)
         tablet.goto("/jobs/2")
-        expect(tablet.get_by_role("textbox", name="Title")).to_have_attribute("readonly", "")
+        expect(tablet.get_by_role("textbox", name="Job title")).to_have_attribute("readonly", "")
         expect(tablet.get_by_role("button", name="Put on hold")).to_have_count(0)
         tablet.get_by_role("button", name="Open on a tablet").click()
         expect(tablet.get_by_text(f"http://{THERE}:{self.server.port}/jobs/2/bench")).to_be_visible()
         self.is_offered_no_change(tablet)
         tablet.goto("/upkeep")
-        expect(tablet.get_by_text("Devices are looked after on the machine")).to_be_visible()
+        expect(tablet.get_by_text("Manage devices on the computer that runs Conch")).to_be_visible()
         expect(tablet.get_by_role("button", name="Let a tablet in")).to_have_count(0)
         told = tablet.request.post("/api/jobs/2/undo", data={"last": 0, "revision": 1}, headers=self.token(tablet))
         self.assertEqual((told.status, told.json()["code"]), (403, "onlooker"))
@@ -107,10 +107,10 @@ class Tablet(Networked):
     def is_offered_no_change(self, page: Page) -> None:
         """What changes something elsewhere: there on the host, not on that page."""
         changes = {
-            "/new?as=stud": ("Show the plan", "button:has-text('Not now')"),
+            "/new?as=stud": ("Show the plan", "button:has-text('Cancel')"),
             "/holders": ("Start the job", "form.fields input"),
             "/shop": ("Import a shop file (JSON or CSV)", ".drawer .thing"),
-            "/threads?q=M10": ("☆ keep at hand", "main h1.fig"),
+            "/threads?q=M10": ("☆ Add to favourites", "main h1.fig"),
         }
         for path, (name, beside) in changes.items():
             for seen_by, count in ((self.page, 1), (page, 0)):
@@ -137,7 +137,7 @@ class Tablet(Networked):
 
     def test_the_store_is_told_of_and_taken_along(self) -> None:
         self.page.goto("/upkeep")
-        store = self.page.get_by_role("region", name="Store")
+        store = self.page.get_by_role("region", name="Data and backups")
         expect(store).to_contain_text("all jobs open without problems")
         expect(store).to_contain_text("./conch restore FILE")
         with self.page.expect_download() as waiting:
@@ -156,13 +156,13 @@ class Tablet(Networked):
         known.get_by_role("button", name="Rename").click()
         type_into(self.page.get_by_label("Device name"), "")
         self.page.get_by_role("button", name="Save the name").click()
-        expect(self.page.get_by_text("Give it a name")).to_be_visible()
+        expect(self.page.get_by_text("Give this device a name")).to_be_visible()
         type_into(self.page.get_by_label("Device name"), "mill tablet")
         self.page.get_by_role("button", name="Save the name").click()
-        self.page.get_by_role("button", name="Make mill tablet an onlooker").click()
-        expect(self.page.get_by_role("button", name="Make mill tablet a fitter")).to_be_visible()
+        self.page.get_by_role("button", name="Make mill tablet view only").click()
+        expect(self.page.get_by_role("button", name="Give mill tablet full use")).to_be_visible()
         tablet.reload()
-        expect(tablet.get_by_text("mill tablet looks on")).to_be_visible()
+        expect(tablet.get_by_text("mill tablet can view only")).to_be_visible()
 
 
 class OverTls(Networked):
@@ -183,7 +183,7 @@ class OverTls(Networked):
     def test_a_tablet_works_over_tls(self) -> None:
         tablet = self.new_page((820, 1180), base_url=f"https://{THERE}:{self.server.port}", ignore_https_errors=True)
         code = self.code()
-        expect(self.page.get_by_text("This is plain http")).to_have_count(0)
+        expect(self.page.get_by_text("The connection is not encrypted")).to_have_count(0)
         tablet.goto(f"/pair#{code}")
         self.pair(tablet, code, "bench tablet")
         expect(tablet).to_have_title("Jobs · Conch")

@@ -14,7 +14,7 @@ from tests.browser.base import BrowserCase, type_into
 from tests.long import draws
 
 WIDTHS = ((1280, 800), (820, 1180), (390, 844))
-OTHER_THEME = re.compile("^(dark|light)$", re.IGNORECASE)
+OTHER_THEME = re.compile("^(dark|light) screen$", re.IGNORECASE)
 CONTRAST_AT = draws((390,), (390, 1280))
 """Where contrast is looked at: whole pages differ from folded ones by their places, hardly by their inks."""
 RULED_AT = draws((1280, 390), (1280, 820, 390))
@@ -49,7 +49,7 @@ FOUND = f"""([options, kinds]) => axe.run(kinds ? {{ include: {KINDS}() }} : doc
 CUT_OFF = """() => [...document.querySelectorAll("main *")]
   .filter(e => e.clientWidth > 1 && e.scrollWidth > e.clientWidth + 1)
   .filter(e => e.matches("input, textarea") || getComputedStyle(e).overflowX !== "visible")
-  .map(e => `${e.tagName} ${e.value ?? e.innerText}`.slice(0, 80))"""
+  .map(e => `${e.tagName} ${e.value || e.textContent.trim() || e.className}`.slice(0, 80))"""
 JOBS = (
     "/",
     "/jobs/2",
@@ -142,20 +142,20 @@ class EveryDevice(Looked):
 
     def test_a_code_is_shown_and_a_tablet_asks_for_it(self) -> None:
         self.page.goto("/upkeep")
-        self.page.get_by_role("button", name=re.compile("Let a device in|Another code")).click()
+        self.page.get_by_role("button", name=re.compile("Let a tablet in|New code")).click()
         code = self.page.locator(".digits")
         expect(code).to_be_visible()
         digits = code.get_attribute("aria-label")
         self.look("upkeep, a code")
         self.page.goto("/jobs/2")
         self.page.get_by_role("button", name="Open on a tablet").click()
-        expect(self.page.get_by_role("img", name="Picture of")).to_be_visible()
+        expect(self.page.get_by_role("img", name="QR code for")).to_be_visible()
         self.look("plan, its bench as a picture")
         self.page = self.new_page(base_url=self.server.url.replace("127.0.0.1", "127.0.0.2"))
         self.page.emulate_media(reduced_motion="reduce")
         self.page.goto(f"/pair#{digits}")
         self.page.get_by_role("button", name="Connect").click()
-        expect(self.page.get_by_text("Give it a name")).to_be_visible()
+        expect(self.page.get_by_text("Give this device a name")).to_be_visible()
         for width, height in WIDTHS:
             self.page.set_viewport_size({"width": width, "height": height})
             with self.subTest(width=width):
@@ -171,12 +171,12 @@ class Opened(Looked):
         self.page.get_by_label("Shop file").set_input_files(
             {"name": "dies.csv", "mimeType": "text/csv", "buffer": table.encode()}
         )
-        expect(self.page.get_by_role("form", name="What dies.csv holds")).to_be_visible()
+        expect(self.page.get_by_role("form", name="Items in dies.csv")).to_be_visible()
         self.look("shop, a lathe and a file")
 
     def test_a_plan_with_everything_open_and_something_wrong(self) -> None:
         self.page.goto("/jobs/2")
-        for name in ("Sections", "Holes", "Tools", "Method", "Lathe", "Use"):
+        for name in ("Sections", "Holes", "Tools and stock", "Process", "Lathe", "Use"):
             self.open_facts(name)
         self.look("plan, its sentences open")
         type_into(self.field("Section 1, length"), "9")
@@ -193,14 +193,14 @@ class EveryBench(Looked):
         """From a caution unread through a batch of two to its end: each state as it comes for the first time."""
         page = self.page
         page.goto("/jobs/3/bench")
-        expect(page.get_by_role("heading", level=1)).to_contain_text("Before you start")
+        expect(page.get_by_role("heading", level=1)).to_contain_text("Caution: read before you start")
         self.look("a caution to be read")
         page.goto("/jobs/5/bench")
         while (now := self.bench())["step"] is not None:
             self.go_on(now)
         self.new_state("finished")
         page.get_by_role("button", name="Close the job").click()
-        expect(page).to_have_title("Job plan · Conch")
+        expect(page).to_have_title(re.compile(", plan · Conch$"))
         page.goto("/jobs/5/bench")
         expect(page.get_by_text("This job is closed")).to_be_visible()
         self.new_state("closed")
@@ -211,7 +211,7 @@ class EveryBench(Looked):
         self.page.goto("/jobs/5/bench")
         self.page.route(re.compile("/entries$"), lambda route: held.append(route))
         self.page.locator("form button[type=submit]").click()
-        expect(self.page.get_by_role("progressbar", name="On its way").first).to_be_visible()
+        expect(self.page.get_by_role("progressbar", name="Sending").first).to_be_visible()
         self.look("bench, an entry on its way")
         for route in held:
             # One that the page gave up waiting for is over already.
@@ -267,9 +267,9 @@ class EveryBench(Looked):
             if now["piece"] == 1:
                 self.press("2 starts, then binds")
                 self.new_state("what else it may be")
-                page.get_by_role("button", name="it is the die").click()
+                page.get_by_role("button", name="None of these: adjust the die").click()
                 self.new_state("the die to be moved")
-                self.press("I moved the die")
+                self.press("Die adjusted")
                 self.new_state("the die was moved")
             self.press("3 snug, turns by hand, no play")
             self.new_state("gauged well")

@@ -110,7 +110,7 @@ class Bench(BrowserCase):
         self.touch(page, place)
         page.wait_for_timeout(gap)
         self.touch(page, place)
-        expect(page.get_by_role("heading", level=1)).not_to_contain_text("Face the end")
+        expect(page.get_by_role("heading", level=1)).not_to_contain_text("face the end")
         page.wait_for_timeout(300)
         told = self.recorded(job)
         self.assertEqual(told[before:], [("done", "face:right")])
@@ -125,7 +125,7 @@ class Bench(BrowserCase):
         page.mouse.move(*self.middle(self.large(page, "Done")))
         page.mouse.down()
         self.large(other, "Done").click()
-        expect(page.get_by_role("heading", level=1)).not_to_contain_text("Face the end")
+        expect(page.get_by_role("heading", level=1)).not_to_contain_text("face the end")
         page.wait_for_timeout(1000)
         page.mouse.up()
         page.wait_for_timeout(300)
@@ -139,7 +139,7 @@ class Bench(BrowserCase):
                 self.touch(page, self.middle(self.ready(page, "Done")))
                 expect(page.get_by_role("note", name="Just done")).to_contain_text("Face the end")
                 self.touch(page, self.middle(page.get_by_role("button", name="undo")))
-                expect(page.get_by_role("heading", level=1)).to_contain_text("Face the end")
+                expect(page.get_by_role("heading", level=1)).to_contain_text("face the end")
                 expect(page.get_by_role("note", name="Just done")).to_have_count(0)
                 page.context.close()
 
@@ -202,9 +202,9 @@ class ServerAway(BrowserCase):
         field = page.get_by_role("textbox", name="New reading")
         field.press_sequentially("0.4700")
         page.keyboard.press("Enter")
-        expect(page.get_by_text("What comes next is not known until the server answers.")).to_be_visible()
+        expect(page.get_by_text("The next cut is shown when it answers.")).to_be_visible()
         expect(page.locator(".bench-figure .big")).to_have_count(0)
-        expect(page.get_by_role("region", name="Not stored yet")).to_contain_text("0.4700")
+        expect(page.get_by_role("region", name="Not sent yet")).to_contain_text("0.4700")
 
 
 class Drawing(BrowserCase):
@@ -253,11 +253,11 @@ class Drawing(BrowserCase):
     def test_letters_find_in_an_open_list_and_turn_no_units(self) -> None:
         """ "alu" in the list of metals: u turns units elsewhere."""
         page = self.open(SIZES[0])
-        page.get_by_role("combobox", name="Metal", exact=True).press("Enter")
+        page.get_by_role("combobox", name="Material", exact=True).press("Enter")
         expect(page.get_by_role("listbox")).to_be_visible()
         page.keyboard.type("alu")
         page.wait_for_timeout(200)
-        units = page.get_by_role("group", name="Units shown")
+        units = page.get_by_role("group", name="Units")
         expect(units.get_by_role("button", pressed=True)).to_have_text(re.compile("job"))
         page.keyboard.press("Escape")
         expect(page.get_by_role("listbox")).to_have_count(0)

@@ -104,10 +104,10 @@ class Instruments(BrowserCase):
     def test_the_distance_to_go_and_what_is_not_believed(self) -> None:
         page = self.page
         self.done("Done")
-        page.get_by_text("stand-ins to try it without any").click()
-        page.get_by_role("button", name="Switch them on").click()
+        page.get_by_text("Sound, reference piece, simulated instruments").click()
+        page.get_by_role("button", name="Start the simulated instruments").click()
         live = page.get_by_role("region", name="Instruments")
-        type_into(page.get_by_label("shows, in"), "0.4475")
+        type_into(page.get_by_label("preset value, in"), "0.4475")
         page.get_by_role("button", name="Preset X").click()
         expect(live).to_contain_text("nearly there")
         # 0.4475 of the 7/16 that it is to be: 0.010 to go, give or take what the stand-in strays.
@@ -115,26 +115,26 @@ class Instruments(BrowserCase):
         type_into(page.get_by_label("jog by, in"), "0.02")
         page.get_by_role("button", name="X −").click()
         expect(live).to_contain_text("past the target")
-        choose(page, "fault", "a digit jumps")
+        choose(page, "simulate a fault", "a digit jumps")
         expect(live.get_by_role("alert")).to_contain_text("jumped")
-        choose(page, "fault", "it stops sending")
-        expect(live.get_by_role("alert")).to_contain_text("silent")
+        choose(page, "simulate a fault", "it stops sending")
+        expect(live.get_by_role("alert")).to_contain_text("No new reading")
 
     def test_a_reference_piece(self) -> None:
         page = self.page
         self.done("Done")
-        page.get_by_text("stand-ins to try it without any").click()
-        page.get_by_role("button", name="Switch them on").click()
+        page.get_by_text("Sound, reference piece, simulated instruments").click()
+        page.get_by_role("button", name="Start the simulated instruments").click()
         page.get_by_role("button", name="Check an instrument on a reference piece").click()
-        type_into(page.get_by_label("reference, in"), "25 mm")
+        type_into(page.get_by_label("size of the reference piece, in"), "25 mm")
         for _ in range(3):
-            type_into(page.get_by_label("caliper on, in"), "24.95 mm")
+            type_into(page.get_by_label("caliper reading, in"), "24.95 mm")
             with page.expect_response("**/stand-in"):
-                page.get_by_role("button", name="Send", exact=True).click()
+                page.get_by_role("button", name="Send the reading").click()
         expect(page.get_by_text("24.9").first).to_be_visible()
         page.get_by_role("button", name="Save the correction").click()
         expect(page.get_by_role("status").filter(has_text="simulated caliper")).to_contain_text(
-            "is added to its readings"
+            "is now added to every reading"
         )
         self.assertEqual(self.bench()["sizes"][0]["readings"], [], "no reading of the step")
         [known] = [one for one in page.request.get("/api/instruments").json() if one["source"] == "caliper"]

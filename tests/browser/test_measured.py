@@ -99,7 +99,7 @@ class Measured(BrowserCase):
         with self.answered("**/entries"):
             page.keyboard.press("1")
         expect(page.get_by_text("go gauge stops").last).to_be_visible()
-        expect(page.get_by_text("Before the die is moved, 1 of")).to_be_visible()
+        expect(page.get_by_text("Check 1 of")).to_be_visible()
         with self.answered("**/entries"):
             page.keyboard.press("2")
         expect(page.get_by_text("go gauge goes on, no-go stops").last).to_be_visible()
@@ -107,7 +107,7 @@ class Measured(BrowserCase):
         field = page.get_by_label("thread micrometer, in")
         type_into(field, "0.5")
         page.get_by_role("button", name="Record the reading").click()
-        expect(page.get_by_text("is that the reading?").first).to_be_visible()
+        expect(page.get_by_text("Is your reading right?").first).to_be_visible()
         expect(field).to_have_value("0.5")
         type_into(field, "0.4460")
         with self.answered("**/entries"):

@@ -15,9 +15,9 @@ class Tablet(BrowserCase):
 
     def test_the_views_are_a_thumb_away(self) -> None:
         self.page.goto("/")
-        rail = self.page.get_by_role("navigation", name="Views")
+        rail = self.page.get_by_role("navigation", name="Main menu")
         for name, title in (
-            ("Identify a thread", "Identify a thread"),
+            ("Identify", "Identify a thread"),
             ("Threads", "Threads"),
             ("Log", "Log"),
             ("Jobs", "Jobs"),
@@ -38,7 +38,7 @@ class Tablet(BrowserCase):
         field = self.page.get_by_label("Nut of another thread")
         expect(field).to_be_focused()
         self.page.keyboard.type("1/2-13")
-        expect(self.page.get_by_role("region", name="Compare with another thread")).to_contain_text("Never force it")
+        expect(self.page.get_by_role("region", name="Compare with another thread")).to_contain_text("Do not force it")
 
 
 class KeysAlone(BrowserCase):
@@ -82,6 +82,6 @@ class Phone(BrowserCase):
         job = self.post("/api/jobs/import", design.document)["id"]
         self.page.goto(f"/jobs/{job}")
         self.page.get_by_text("Holes", exact=True).first.click()
-        where = self.page.get_by_label("Hole 5, where round the part")
+        where = self.page.get_by_label("Hole 5, position round the part")
         expect(where).to_have_value("45° from the split of the die, square to each other")
         self.assertLessEqual(self.page.evaluate("document.documentElement.scrollWidth"), self.size[0])

@@ -7,7 +7,7 @@ import io
 from playwright.sync_api import expect
 from pypdf import PdfReader
 
-from tests.browser.base import BrowserCase, type_into
+from tests.browser.base import TO_THE_BENCH, BrowserCase, type_into
 
 
 class Parts(BrowserCase):
@@ -41,7 +41,7 @@ class Parts(BrowserCase):
         page.get_by_role("button", name="Face the end, set Z zero").click()
         detail = page.get_by_role("region", name="Face the end, set Z zero")
         # Thirteen diameters are not parted off the bar, whatever the reason.
-        expect(page.get_by_text("is 13.3 diameters: over 12 nothing hangs out unsupported")).to_be_visible()
+        expect(page.get_by_text("is 13.3 diameters: over 12, nothing may stick out unsupported")).to_be_visible()
         # Sawn and held by the body, 28 of thread, 4.5 of groove and 6 mm stand out; the blank is 160 + 2 x 0.5.
         expect(detail).to_contain_text("38.50 mm")
         expect(detail).not_to_contain_text("Use a tailstock centre")
@@ -77,19 +77,19 @@ class Parts(BrowserCase):
         expect(flats).to_contain_text("6 flats")
         expect(flats).to_contain_text("0.0580 in deep at each")
         expect(flats).to_contain_text("split bush")
-        type_into(self.field("Section 2, across"), "0.8")
+        type_into(self.field("Section 2, diameter"), "0.8")
         expect(page.get_by_text("at 0.8000 in the corners stay rounded")).to_be_visible()
-        self.field("Section 2, across").press("Enter")
+        self.field("Section 2, diameter").press("Enter")
         self.stored()
         page.get_by_role("button", name="Undo").click()
-        expect(self.field("Section 2, across")).to_have_value("3/4")
+        expect(self.field("Section 2, diameter")).to_have_value("3/4")
         expect(flats).to_contain_text("0.0580 in deep at each")
         type_into(self.field("Section 2, chamfer"), "1/32")
         self.field("Section 2, chamfer").press("Enter")
         self.stored()
         # The head's outer edge is on the far end: it is chamfered behind, before the piece is parted off.
         words = self.sheet()
-        for part in ("Part half way", "Chamfer the hexagon behind", "Mill 6 flats"):
+        for part in ("Part half way", "Chamfer the back edge of the hexagon", "Mill 6 flats"):
             self.assertIn(part, words)
         self.assertNotIn("Turn end for end", words)
 
@@ -146,9 +146,9 @@ class Parts(BrowserCase):
         # No 10.2 in the shop, but 10.5: 10 + 4 x 1.75 of lead + 2 x 1.75 for chips + 0.3 x 10.5 of point
         expect(drill).to_contain_text("10.500")
         expect(drill).to_contain_text("23.65")
-        page.get_by_role("button", name="To the bench").click()
+        page.get_by_role("button", name=TO_THE_BENCH).click()
         for words in (
-            "Face the end",
+            "face the end",
             "Spot the end",
             "Drill #5",
             "Drill 10.500",
@@ -184,7 +184,7 @@ class Parts(BrowserCase):
         type_into(self.field("Section 3, length"), "50")
         taper = self.field("Section 3, taper")
         type_into(taper, "1 on 20")
-        expect(page.get_by_role("alert").first).to_contain_text("is no taper")
+        expect(page.get_by_role("alert").first).to_contain_text("is not a taper")
         type_into(taper, "MT2")
         taper.press("Enter")
         step = page.get_by_role("button", name="Turn the taper, MT2")
@@ -208,18 +208,18 @@ class Parts(BrowserCase):
         )
         self.open_facts("Sections")
         page.get_by_role("button", name="Add a section").click()
-        expect(page.get_by_role("alert").filter(has_text="Nothing is entered")).to_have_count(2)
-        type_into(self.field("Section 3, across"), "1/2")
+        expect(page.get_by_role("alert").filter(has_text="Type a")).to_have_count(2)
+        type_into(self.field("Section 3, diameter"), "1/2")
         type_into(self.field("Section 3, length"), "1/2")
         self.field("Section 3, length").press("Enter")
         self.stored()
-        page.get_by_role("button", name="Section 3 toward the right end").click()
+        page.get_by_role("button", name="Move section 3 toward the tailstock").click()
         self.stored()
-        expect(self.field("Section 2, across")).to_have_value("1/2")
+        expect(self.field("Section 2, diameter")).to_have_value("1/2")
         expect(page.get_by_role("button", name="Change dia. 0.5000")).to_be_visible()
         type_into(self.field("Overall length"), "2-1/2")
         type_into(self.field("Section 3, length"), "1-1/2")
-        expect(page.get_by_text("0.688 in too much")).to_be_visible()
+        expect(page.get_by_text("0.688 in too long")).to_be_visible()
         type_into(self.field("Section 3, length"), "")
         page.get_by_role("button", name="Remove section 2").click()
         self.stored()
@@ -242,14 +242,14 @@ class Parts(BrowserCase):
             },
         )
         self.open_facts("Sections")
-        page.get_by_role("button", name="Copy a sample").click()
-        type_into(self.field("Section 2, measured across"), "0.369")
+        page.get_by_role("button", name="Copy a worn sample").click()
+        type_into(self.field("Section 2, sample diameter"), "0.369")
         page.get_by_role("button", name="3/8 in 0.0060 under").click()
-        expect(self.field("Section 2, across")).to_have_value("3/8 in")
+        expect(self.field("Section 2, diameter")).to_have_value("3/8 in")
         self.stored()
         page.reload()
-        expect(self.field("Section 2, measured across")).to_have_value("0.369")
-        expect(self.field("Section 2, across")).to_have_value("3/8 in")
+        expect(self.field("Section 2, sample diameter")).to_have_value("0.369")
+        expect(self.field("Section 2, diameter")).to_have_value("3/8 in")
 
     def test_the_caution_is_read_before_the_bench_goes_on(self) -> None:
         page = self.page
@@ -267,13 +267,13 @@ class Parts(BrowserCase):
         self.open_facts("Use")
         page.get_by_label("lifting gear").check()
         self.stored()
-        page.get_by_role("button", name="To the bench").click()
+        page.get_by_role("button", name=TO_THE_BENCH).click()
         expect(page.get_by_text("only marked, tested and certified parts")).to_be_visible()
         expect(page.get_by_role("button", name="Done", exact=True)).to_have_count(0)
         page.get_by_role("button", name="I have read this").click()
-        expect(page.get_by_role("heading", level=1)).to_contain_text("Face the end")
+        expect(page.get_by_role("heading", level=1)).to_contain_text("face the end")
         page.reload()
-        expect(page.get_by_role("heading", level=1)).to_contain_text("Face the end")
+        expect(page.get_by_role("heading", level=1)).to_contain_text("face the end")
         page.goto("/log")
         self.choose("Show", "everything")
-        expect(page.get_by_role("region", name="Entries")).to_contain_text("cautions read lifting gear")
+        expect(page.get_by_role("region", name="All records")).to_contain_text("cautions read lifting gear")

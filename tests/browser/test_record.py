@@ -8,7 +8,7 @@ from contextlib import closing
 
 from playwright.sync_api import APIResponse, Page, Route, expect
 
-from tests.browser.base import BrowserCase, type_into
+from tests.browser.base import TO_THE_BENCH, BrowserCase, type_into
 
 STUDS = "Levelling studs, lamp carriage"
 PINS = "Shutter pivot screws"
@@ -29,7 +29,7 @@ class Record(BrowserCase):
         field = self.field("Section 1, thread")
         type_into(field, thread)
         field.press("Enter")
-        self.page.get_by_role("button", name="To the bench").click()
+        self.page.get_by_role("button", name=TO_THE_BENCH).click()
 
     def test_a_reading_that_no_longer_counts_is_told(self) -> None:
         """Another thread is cut on the studs: what was measured for the old blank is told, and stands in no way."""
@@ -37,7 +37,7 @@ class Record(BrowserCase):
         expect(page.get_by_role("table")).to_contain_text("0.5132")
         self.rethread("7/16 BSW")
         told = page.get_by_role("status").filter(has_text="measure again")
-        expect(told).to_contain_text("0.5132 was measured for 0.4933; it is")
+        expect(told).to_contain_text("0.5132 was measured for a target of 0.4933; the target is now")
         expect(page.get_by_role("table")).to_have_count(0)
         self.rethread("1/2 BSW")
         expect(page.get_by_role("table")).to_contain_text("0.5132")
@@ -118,9 +118,9 @@ class Record(BrowserCase):
         field = page.get_by_role("textbox", name="New reading")
         type_into(field, "0.5011")
         field.press("Enter")
-        expect(page.get_by_role("region", name="Not stored yet")).to_contain_text("1 entry not sent yet")
+        expect(page.get_by_role("region", name="Not sent yet")).to_contain_text("1 record is saved")
         lost.clear()
-        expect(page.get_by_role("region", name="Not stored yet")).to_have_count(0)
+        expect(page.get_by_role("region", name="Not sent yet")).to_have_count(0)
         expect(page.get_by_role("cell", name="0.5011")).to_have_count(1)
         page.get_by_role("button", name="undo z").click()
         expect(page.get_by_role("cell", name="0.5011")).to_have_count(0)
@@ -139,12 +139,12 @@ class Shelves(BrowserCase):
         page.goto("/")
         page.get_by_role("link", name=PINS).click()
         page.get_by_role("button", name="Archive the job").click()
-        expect(page.get_by_role("status").filter(has_text=f"{PINS}: put in the archive")).to_be_visible()
+        expect(page.get_by_role("status").filter(has_text=f"Archived: {PINS}")).to_be_visible()
         self.gone()
         page.get_by_role("button", name="Archive 1").click()
         self.row()
         page.get_by_role("button", name="Restore").click()
-        expect(page.get_by_text("Nothing here")).to_be_visible()
+        expect(page.get_by_text("No archived jobs")).to_be_visible()
         page.get_by_role("button", name="Current").click()
         self.row()
 
@@ -153,7 +153,7 @@ class Shelves(BrowserCase):
         page.goto("/")
         page.get_by_role("link", name=PINS).click()
         page.get_by_role("button", name="Delete").click()
-        expect(page.get_by_role("status").filter(has_text=f"{PINS}: deleted")).to_be_visible()
+        expect(page.get_by_role("status").filter(has_text=f"Deleted: {PINS}")).to_be_visible()
         self.gone()
         page.get_by_role("button", name="Undo").click()
         self.row()
@@ -171,26 +171,26 @@ class Shelves(BrowserCase):
         page = self.page
         page.goto("/")
         row = page.get_by_role("article").filter(has_text=STUDS)
-        expect(row).to_contain_text("unreadable")
+        expect(row).to_contain_text("cannot be opened")
         expect(row).to_contain_text("material: Choose one of")
         self.row()
-        row.get_by_role("link", name="Look").click()
-        told = page.get_by_role("region", name="This job cannot be read")
-        expect(told).to_contain_text("does not read this job")
+        row.get_by_role("link", name="See why").click()
+        told = page.get_by_role("region", name="This job cannot be opened")
+        expect(told).to_contain_text("cannot open this job")
         with page.expect_download() as download:
-            told.get_by_role("link", name="Job file (JSON)").click()
+            told.get_by_role("link", name="Save the job file").click()
         file = json.loads(download.value.path().read_text())
         self.assertEqual((file["material"], len(file["record"]["entries"])), ("unobtainium", 32))
 
         def mend(material: str) -> None:
             content = json.dumps(file | {"material": material}).encode()
-            told.get_by_label("Mended job file").set_input_files(
+            told.get_by_label("Corrected job file").set_input_files(
                 {"name": "mended.json", "mimeType": "application/json", "buffer": content}
             )
 
         mend("wood")
         expect(told.get_by_role("alert")).to_contain_text("Choose one of")
         mend("free-cutting-steel")
-        expect(page.get_by_role("button", name="To the bench")).to_be_visible()
-        page.get_by_role("button", name="To the bench").click()
+        expect(page.get_by_role("button", name=TO_THE_BENCH)).to_be_visible()
+        page.get_by_role("button", name=TO_THE_BENCH).click()
         expect(page.get_by_role("table")).to_contain_text("0.5132")

@@ -7,7 +7,7 @@ import io
 from playwright.sync_api import Locator, expect
 from pypdf import PdfReader
 
-from tests.browser.base import BrowserCase, type_into
+from tests.browser.base import TO_THE_BENCH, BrowserCase, type_into
 
 
 class Several(BrowserCase):
@@ -40,8 +40,8 @@ class Several(BrowserCase):
         type_into(form.get_by_role("textbox", name="Name of the job"), "Winding spindle")
         type_into(form.get_by_role("textbox", name="Diameter of the worn part, in"), "1-1/4")
         type_into(form.get_by_role("textbox", name="Stud thread"), "1/2 bsf")
-        type_into(form.get_by_role("textbox", name="Its face to the washer, in"), "7/8")
-        type_into(form.get_by_role("textbox", name="Washer, in", exact=True), "3/32")
+        type_into(form.get_by_role("textbox", name="Face to washer (drawn), in"), "7/8")
+        type_into(form.get_by_role("textbox", name="Washer thickness, in", exact=True), "3/32")
         expect(form).to_contain_text("2.044")
         form.get_by_role("button", name="Show the plan").click()
         parts = page.get_by_role("navigation", name="Parts of this job")
@@ -63,15 +63,15 @@ class Several(BrowserCase):
         expect(self.field("Section 1, thread")).to_have_value("1/2 BSF")
         self.typed("Overall length", "2.1")
         pages = self.sheet()
-        for words in ("1 of 3, body", "2 of 3, nut", "3 of 3, stud", "Retaining compound", "Fit it"):
+        for words in ("1 of 3, body", "2 of 3, nut", "3 of 3, stud", "retaining compound", "Fit it"):
             self.assertIn(words, " ".join(pages))
         page.get_by_role("link", name="Jobs", exact=True).click()
         expect(page.get_by_role("article")).to_contain_text("0 of 3")
-        page.get_by_role("link", name="To the bench").click()
+        page.get_by_role("link", name=TO_THE_BENCH).click()
         heading = page.get_by_role("heading", level=1)
         for words in (
             "Saw the damaged end",
-            "Face the end",
+            "face the end",
             "Spot the end",
             "Drill 7/32",
             "Drill 7/16",
@@ -90,7 +90,7 @@ class Several(BrowserCase):
         benches = page.get_by_role("navigation", name="Parts")
         in_hand = benches.locator("[aria-current]")
         expect(in_hand).to_have_text("nut 0/1")
-        expect(heading).to_contain_text("Face the end")
+        expect(heading).to_contain_text("face the end")
         # The bar for the stud is in the chuck already: it is taken up first, and left again.
         benches.get_by_role("button", name="stud 0/1").click()
         expect(in_hand).to_have_text("stud 0/1")
@@ -100,14 +100,14 @@ class Several(BrowserCase):
         # The nut is begun and taken out of the job; put back, what was recorded for it counts again.
         page.get_by_role("button", name="Done", exact=True).click()
         expect(heading).to_contain_text("Spot the end")
-        page.get_by_role("link", name="Open the plan").click()
+        page.get_by_role("link", name="plan").click()
         page.get_by_role("button", name="Remove this part").click()
         expect(parts.get_by_role("button", name="2 stud")).to_be_visible()
-        page.get_by_role("button", name="Undo parts").click()
+        page.get_by_role("button", name="Undo: parts").click()
         expect(parts.get_by_role("button", name="3 stud")).to_be_visible()
-        page.get_by_role("button", name="To the bench").click()
+        page.get_by_role("button", name=TO_THE_BENCH).click()
         expect(heading).to_contain_text("Spot the end")
-        for words in ("Face the end", "blow the hole out"):
+        for words in ("face the end", "blow the hole out"):
             page.get_by_role("button", name="undo").click()
             expect(heading).to_contain_text(words)
         expect(in_hand).to_have_text("body 0/1")
@@ -141,14 +141,14 @@ class Several(BrowserCase):
         self.open_facts("Holes")
         page.get_by_role("button", name="Add a cross hole").click()
         type_into(self.field("Hole 2, drill"), "3")
-        type_into(self.field("Hole 2, behind the right-hand end"), "39.5")
+        type_into(self.field("Hole 2, distance from the right-hand end"), "39.5")
         expect(page.get_by_role("alert").filter(has_text="break out of the end")).to_be_visible()
-        self.typed("Hole 2, behind the right-hand end", "30")
+        self.typed("Hole 2, distance from the right-hand end", "30")
         page.get_by_role("button", name="Drill the cross hole").click()
         expect(page.get_by_role("region", name="Drill the cross hole")).to_contain_text("24.90 mm")
         self.open_facts("Drills and taps")
         type_into(self.field("Drills you own"), "14 mm")
-        expect(page.get_by_text("No drill you own comes near what M16x1 wants")).to_be_visible()
+        expect(page.get_by_text("No drill you own is near what M16x1 needs")).to_be_visible()
         self.typed("Drills you own", "metric")
         expect(page.get_by_text("No drill you own")).to_have_count(0)
         page.get_by_role("button", name="Add a part").click()

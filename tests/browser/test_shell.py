@@ -8,7 +8,7 @@ from pathlib import Path
 
 from playwright.sync_api import expect
 
-from tests.browser.base import BrowserCase, type_into
+from tests.browser.base import TO_THE_BENCH, BrowserCase, type_into
 
 
 class Shell(BrowserCase):
@@ -28,15 +28,15 @@ class Shell(BrowserCase):
         self.page.goto("/jobs/2/bench")
         expect(self.page.get_by_role("heading", level=1)).to_be_visible()
         self.page.keyboard.press("?")
-        keys = self.page.get_by_role("complementary", name="Keys that act here")
-        for words in ("size a thread", "undo", "go back one step", "Open the plan"):
+        keys = self.page.get_by_role("complementary", name="Keyboard shortcuts on this page")
+        for words in ("size a thread", "undo", "go back one step", "open the plan"):
             expect(keys).to_contain_text(words)
         self.page.keyboard.press("Escape")
         expect(keys).to_have_count(0)
 
     def test_an_unknown_address_says_so(self) -> None:
         self.page.goto("/nowhere")
-        expect(self.page.get_by_text("There is nothing at this address")).to_be_visible()
+        expect(self.page.get_by_text("There is no page at this address")).to_be_visible()
         self.page.goto("/jobs/999")
         expect(self.page.get_by_text("There is no job at this address")).to_be_visible()
 
@@ -102,7 +102,7 @@ class EmptyStore(BrowserCase):
         self.fill_job({"Name of the job": "Shutter latch pin", "Thread": "5/16 whitworth", "How many": "six"})
         self.page.get_by_role("button", name="Show the plan").click()
         form = self.page.get_by_role("form", name="New job")
-        for told in ("5/16 BSW (18 per inch", "whole number from 1 to 500", "Type a value."):
+        for told in ("5/16 BSW (18 per inch", "whole number from 1 to 500", "Type a length."):
             expect(form).to_contain_text(told)
         form.get_by_role("button", name="5/16 BSF").click()
         self.page.reload()
@@ -124,8 +124,10 @@ class Newcomer(BrowserCase):
         expect(page.get_by_role("textbox", name="Thread", exact=True)).to_have_value("")
         page.goto("/new?as=stud&walk=1")
         page.get_by_role("button", name="Show the plan").click()
-        expect(page.get_by_role("note")).to_contain_text("Read down the steps")
+        expect(page.get_by_role("note")).to_contain_text("Read the steps from top to bottom")
         page.get_by_role("button", name="Run the die on").click()
-        expect(page.get_by_role("region", name="Run the die on")).to_contain_text("The marked side has the longer lead")
-        page.get_by_role("button", name="To the bench").click()
+        expect(page.get_by_role("region", name="Run the die on")).to_contain_text(
+            "The marked side has the longer chamfer"
+        )
+        page.get_by_role("button", name=TO_THE_BENCH).click()
         expect(page.get_by_role("note")).to_contain_text("Every length is measured from this face")

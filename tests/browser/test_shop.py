@@ -6,7 +6,7 @@ from typing import ClassVar
 
 from playwright.sync_api import expect
 
-from tests.browser.base import BrowserCase, type_into
+from tests.browser.base import TO_THE_BENCH, BrowserCase, type_into
 
 
 class EmptyShop(BrowserCase):
@@ -16,17 +16,17 @@ class EmptyShop(BrowserCase):
         """A set, a rack and a worn die are three lines; what is not understood stays to be put right."""
         page = self.page
         page.goto("/shop")
-        expect(page.get_by_text("Nothing is in the shop yet")).to_be_visible()
-        form = page.get_by_role("form", name="Put items in the shop")
+        expect(page.get_by_text("Your shop is empty")).to_be_visible()
+        form = page.get_by_role("form", name="Add to the shop")
         lines = form.get_by_role("textbox")
         type_into(lines, "M5-M8 dies\n1-8 x 0.5 drills, stand\n1/2 BSW die 1 x 3/8 worn, British box\nhammer")
         expect(form.get_by_role("alert")).to_contain_text("Say what it is: a die, a tap, a drill")
         form.get_by_role("checkbox", name="M5 split die").uncheck()
-        form.get_by_role("button", name="Put 18 in the shop").click()
+        form.get_by_role("button", name="Add 18 items to the shop").click()
         expect(lines).to_have_value("hammer")
         expect(page.get_by_role("region", name="Metric coarse dies").get_by_role("button")).to_have_count(2)
         expect(page.get_by_role("region", name="stand").get_by_role("button")).to_have_count(15)
-        chart = page.get_by_role("article", name="What I can cut")
+        chart = page.get_by_role("article", name="Threads I can cut")
         expect(chart.get_by_role("listitem").filter(has_text="1/2 BSW")).to_contain_text("die")
         page.goto("/threads?q=M6")
         serves = page.get_by_role("region", name="In your shop")
@@ -46,13 +46,13 @@ class FromFiles(BrowserCase):
         page.get_by_label("Shop file").set_input_files(
             {"name": "dies.csv", "mimeType": "text/csv", "buffer": table.encode()}
         )
-        form = page.get_by_role("form", name="What dies.csv holds")
-        expect(form).to_contain_text("line 3, thick: No die is thicker than it is wide")
-        expect(form).to_contain_text("line 4, thread")
-        expect(page.get_by_text("Nothing is in the shop yet")).to_be_visible()
-        form.get_by_role("button", name="Put 1 in the shop").click()
+        form = page.get_by_role("form", name="Items in dies.csv")
+        expect(form).to_contain_text("Line 3, thick: A die is never thicker than its diameter")
+        expect(form).to_contain_text("Line 4, thread")
+        expect(page.get_by_text("Your shop is empty")).to_be_visible()
+        form.get_by_role("button", name="Add 1 item to the shop").click()
         expect(page.get_by_role("button", name="M5 split die, 20 mm × 7 mm")).to_be_visible()
-        expect(form).to_contain_text("line 4, thread")
+        expect(form).to_contain_text("Line 4, thread")
 
     def test_what_the_browser_remembers_moves_over_once(self) -> None:
         page = self.page
@@ -61,7 +61,7 @@ class FromFiles(BrowserCase):
         page.reload()
         expect(page.get_by_role("note")).to_contain_text("letter drills, 8.5 mm drills")
         page.get_by_role("button", name="Add them to the shop").click()
-        page.get_by_role("button", name="Put 27 in the shop").click()
+        page.get_by_role("button", name="Add 27 items to the shop").click()
         expect(page.get_by_role("button", name="8.5 mm drill", exact=True)).to_be_visible()
         # The shop shows what another page would see, too; here it is done when the lines are gone.
         expect(page.get_by_role("textbox", name="What do you own? One line for each")).to_have_value("")
@@ -77,7 +77,7 @@ class FromFiles(BrowserCase):
         page.evaluate(f"localStorage.setItem('conch.habits.in', JSON.stringify({said}))")
         page.reload()
         expect(page.get_by_role("note")).to_contain_text("radius dial, light")
-        page.get_by_role("button", name="Put it in the shop").click()
+        page.get_by_role("button", name="Add it to the shop").click()
         expect(page.get_by_role("note")).to_have_count(0)
         page.get_by_role("button", name="My lathe").click()
         expect(page.get_by_role("article", name="My lathe")).to_contain_text("radius dial")
@@ -100,30 +100,32 @@ class Shop(BrowserCase):
         across.press("Enter")
         die = page.get_by_role("article", name="M8 split die, 25 mm")
         expect(die).to_be_visible()
-        self.choose("State", "lent")
-        expect(page.get_by_role("button", name="M8 split die, 25 mm, lent")).to_be_visible()
-        die.get_by_role("button", name="Remove it from the shop").click()
-        expect(page.get_by_role("button", name="M8 split die, 25 mm, lent")).to_have_count(0)
+        self.choose("Condition", "on loan")
+        expect(page.get_by_role("button", name="M8 split die, 25 mm, on loan")).to_be_visible()
+        die.get_by_role("button", name="Remove from the shop").click()
+        expect(page.get_by_role("button", name="M8 split die, 25 mm, on loan")).to_have_count(0)
         page.get_by_role("button", name="Undo").click()
-        expect(page.get_by_role("button", name="M8 split die, 25 mm, lent")).to_be_visible()
+        expect(page.get_by_role("button", name="M8 split die, 25 mm, on loan")).to_be_visible()
 
     def test_a_job_finds_its_holder_missing_and_takes_the_stand_in(self) -> None:
         """A 1 in die, its holder lent, the others too small: the die stock takes it."""
         page = self.page
         page.goto("/shop")
         page.get_by_role("button", name="tailstock die holder, 1 in, 3MT", exact=True).click()
-        self.choose("State", "lent")
-        expect(page.get_by_role("button", name="tailstock die holder, 1 in, 3MT, lent")).to_be_visible()
+        self.choose("Condition", "on loan")
+        expect(page.get_by_role("button", name="tailstock die holder, 1 in, 3MT, on loan")).to_be_visible()
         typed = {"Name of the job": "Studs", "Thread": "3/8-16", "How many": "2", "Bar diameter, in": "5/8"}
         self.start_job("thread at one end", {**typed, "Thread length, in": "1", "Overall length, in": "2"})
-        tools = page.get_by_role("region", name="Tools", exact=True)
+        tools = page.get_by_role("region", name="Tools and stock", exact=True)
         expect(tools).to_contain_text("missing: holder for the 3/8-16 UNC die")
-        tools.get_by_role("button", name="Tools", exact=True).click()
+        tools.get_by_role("button", name="Tools and stock", exact=True).click()
         expect(tools).to_contain_text("a 1 in die does not fit a 25 mm pocket")
-        page.get_by_role("button", name="To the bench").click()
+        page.get_by_role("button", name=TO_THE_BENCH).click()
         expect(page.get_by_role("region", name="Not in the shop")).to_contain_text("die stock, 1 in")
         page.go_back()
-        tools.get_by_role("button", name="Tools", exact=True).click()
+        tools.get_by_role("button", name="Tools and stock", exact=True).click()
         tools.get_by_role("button", name="Use this").first.click()
         expect(tools.get_by_role("link", name="die stock, 1 in")).to_be_visible()
-        expect(page.get_by_role("region", name="Method", exact=True)).to_contain_text("die stock against the tailstock")
+        expect(page.get_by_role("region", name="Process", exact=True)).to_contain_text(
+            "die stock against the tailstock"
+        )

@@ -47,7 +47,7 @@ class SizeLine(BrowserCase):
         self.page.goto("/")
         self.ask("7/16 whitworth")
         answer = self.page.get_by_role("search")
-        expect(answer).to_contain_text("say which")
+        expect(answer).to_contain_text("Type the one you mean")
         answer.get_by_role("button", name="7/16 BSF").click()
         expect(answer.get_by_role("heading", name="7/16 BSF")).to_be_visible()
 
@@ -56,7 +56,7 @@ class SizeLine(BrowserCase):
         self.ask("3/8-16")
         answer = self.page.get_by_role("search")
         answer.get_by_role("button", name="0.0361").click()
-        working = self.page.get_by_role("region", name="Working of best wire")
+        working = self.page.get_by_role("region", name="How best wire is worked out")
         expect(working).to_contain_text("pitch ÷ (2 × cos(flank angle ÷ 2))")
         expect(working).to_contain_text("60 °")
 

@@ -27,7 +27,9 @@ class ThreadsPage(BrowserCase):
             self.assertIn(printed, self.limits())
         self.choose("Class of the bolt", "3A")
         self.page.get_by_role("button", name="0.3311", exact=True).click()
-        expect(self.page.get_by_role("region", name="Working of pitch diameter, least")).to_contain_text("0.75 Td2")
+        expect(self.page.get_by_role("region", name="How pitch diameter, minimum is worked out")).to_contain_text(
+            "0.75 Td2"
+        )
 
     def test_an_unclear_text_offers_its_choices(self) -> None:
         self.open("7/16 whitworth")
@@ -45,7 +47,7 @@ class ThreadsPage(BrowserCase):
         type_into(self.page.get_by_label("Nut of another thread"), "M6")
         overlay = self.page.get_by_role("region", name="Compare with another thread")
         expect(overlay.get_by_role("status")).to_contain_text("does not start")
-        expect(overlay.get_by_role("status")).to_contain_text("Never force it")
+        expect(overlay.get_by_role("status")).to_contain_text("Do not force it")
         expect(overlay.get_by_role("img")).to_be_visible()
         self.page.reload()
         expect(overlay.get_by_role("status")).to_contain_text("M6 nut")
@@ -58,21 +60,21 @@ class ThreadsPage(BrowserCase):
         expect(drills.get_by_role("button", name="77")).to_be_visible()
         wires = self.page.get_by_role("region", name="Measure over wires")
         type_into(wires.get_by_role("textbox"), "0.02")
-        expect(wires).to_contain_text("does not serve")
+        expect(wires).to_contain_text("outside the usable range")
         type_into(wires.get_by_role("textbox"), "wide")
         expect(wires.get_by_role("alert")).to_contain_text("is not a length")
         expect(self.page.get_by_role("heading", name="3/8-16 UNC")).to_be_visible()
 
     def test_keep_one_at_hand(self) -> None:
         self.open("M12x1.25")
-        self.page.get_by_role("button", name="keep at hand").click()
+        self.page.get_by_role("button", name="Add to favourites").click()
         kept = self.page.get_by_role("button", name="★ M12x1.25")
         expect(kept).to_be_visible()
         self.open("G1/2")
         expect(self.page.get_by_role("heading", name="G1/2")).to_be_visible()
         kept.click()
         expect(self.page.get_by_role("heading", name="M12x1.25")).to_be_visible()
-        self.page.get_by_role("button", name="★ kept at hand").click()
+        self.page.get_by_role("button", name="★ Remove from favourites").click()
         expect(kept).to_be_hidden()
 
     def test_another_thread_starts_with_its_own_usual_class(self) -> None:
@@ -107,8 +109,8 @@ class ThreadsPage(BrowserCase):
         page.goto("/threads?q=3/8-16")
         hole = page.get_by_role("region", name="Tapped hole")
         type_into(hole.get_by_label("Drills you own"), "5/16, 8 mm, 11/32")
-        expect(hole.get_by_text("by its own size nearest to 75 % thread, out of what you own")).to_be_visible()
-        expect(hole.get_by_role("row", name="5/16")).to_contain_text("✓ within")
+        expect(hole.get_by_text("nearest to 75 % thread by its own size")).to_be_visible()
+        expect(hole.get_by_role("row", name="5/16")).to_contain_text("✓ in class")
         expect(hole.get_by_role("row", name="11/32")).to_contain_text("too large")
         type_into(hole.get_by_label("Per cent thread wanted"), "65")
         expect(hole.locator(".pick strong")).to_have_text("8 mm")

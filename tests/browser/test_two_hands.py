@@ -24,7 +24,7 @@ class TwoHands(BrowserCase):
                 page.goto(path)
 
     def title(self, page: Page) -> Locator:
-        return page.get_by_role("textbox", name="Title", exact=True)
+        return page.get_by_role("textbox", name="Job title", exact=True)
 
     def test_one_batch_on_two_screens(self) -> None:
         """By turns, to the end of the first piece: each screen stands where the other left it, unasked."""
@@ -86,7 +86,9 @@ class TwoHands(BrowserCase):
                 pieces.press("Enter")
                 expect(self.page.get_by_role("textbox", name="Pieces", exact=True)).to_have_value("3" if mine else "4")
                 expect(clash).to_contain_text(there)
-                name = "Keep yours, title" if mine else "Take theirs, title"
+                name = (
+                    "Keep the value from this device: title" if mine else "Keep the value from the other device: title"
+                )
                 clash.get_by_role("button", name=name).click()
                 expect(clash).to_have_count(0)
                 kept = here if mine else there

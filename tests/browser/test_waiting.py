@@ -19,9 +19,9 @@ PAGES = (
     ("/holders", "the holders"),
     ("/log", "the log"),
     ("/log/lessons", "the lessons"),
-    ("/upkeep", "the store"),
+    ("/upkeep", "the data"),
 )
-NEVER = ("undefined", "no thread of that name", "No jobs yet", "Nothing is in the shop", "Nothing is recorded")
+NEVER = ("undefined", "No thread of that name", "No jobs yet", "Your shop is empty", "Nothing recorded yet")
 #: Asked by every page, before it knows who is there.
 AT_ONCE = ("/api/me", "/api/news")
 

@@ -7,9 +7,9 @@ import re
 from playwright.sync_api import Locator, Route, TimeoutError, expect
 
 from lathework.tests.samples import bore, document, section
-from tests.browser.base import BrowserCase, type_into
+from tests.browser.base import TO_THE_BENCH, BrowserCase, type_into
 
-ON = re.compile(r"^(Done|Done, not measured|Touched off(; it stays)?|Piece done)$")
+ON = re.compile(r"^(Done|Step done, not measured|Tool touched off|Touched off\. The zero stays good\.|Piece done)$")
 GONE_MS = 3000
 """A button that cannot be pressed for so long has gone, in milliseconds."""
 MOVED = """([step, label]) => {
@@ -68,14 +68,14 @@ class Ways(BrowserCase):
         self.fail(f"no step says {words}")
 
     def open_ways(self) -> Locator:
-        ways = self.page.get_by_role("region", name="Ways", exact=True)
-        if ways.get_by_role("button", name="Ways", exact=True).get_attribute("aria-expanded") == "false":
-            ways.get_by_role("button", name="Ways", exact=True).click()
+        ways = self.page.get_by_role("region", name="Methods", exact=True)
+        if ways.get_by_role("button", name="Methods", exact=True).get_attribute("aria-expanded") == "false":
+            ways.get_by_role("button", name="Methods", exact=True).click()
         return ways
 
     def to_the_last_of(self, pieces: int) -> None:
         """End the first piece; those between are made as it was; the last one is in hand."""
-        self.work_to("Stand the bar")
+        self.work_to("Set the bar")
         number = self.page.url.split("/")[-2]
         file = self.page.request.get(f"/api/jobs/{number}/job.json").json()
         entries = file["record"]["entries"]
@@ -96,10 +96,10 @@ class Ways(BrowserCase):
         self.cut_by("single point")
         page.get_by_role("button", name="Set up for screwcutting").click()
         detail = page.get_by_role("region", name="Set up for screwcutting")
-        expect(detail).to_contain_text("Gear the leadscrew for 0.0625 in a turn")
-        expect(detail).to_contain_text("Set the top slide 29.5° from the cross slide's direction")
+        expect(detail).to_contain_text("Gear the leadscrew for 0.0625 in per turn")
+        expect(detail).to_contain_text("Set the top slide 29.5° from the cross-slide direction")
         expect(page.get_by_role("button", name="Run the die on")).to_have_count(0)
-        self.press("To the bench")
+        self.page.get_by_role("button", name=TO_THE_BENCH).click()
         self.work_to("on the top slide in all")
         passes = page.get_by_role("region", name="Passes")
         expect(passes).to_contain_text("pass 1 of")
@@ -108,39 +108,39 @@ class Ways(BrowserCase):
         expect(passes).to_contain_text("pass 4 of")
         self.work_to("Clean the thread")
         page.get_by_role("button", name="starts, then binds").click()
-        expect(page.get_by_role("status")).to_contain_text("Not deep enough yet")
+        expect(page.get_by_role("status")).to_contain_text("Not deep enough")
         self.press("Cut deeper")
-        expect(page.get_by_role("status")).to_contain_text("It is cut further")
+        expect(page.get_by_role("status")).to_contain_text("Cut further")
         page.get_by_role("button", name="snug, turns by hand, no play").click()
         self.press("Done")
         page.goto("/log?q=Gallery")
         self.choose("Show", "everything")
-        expect(page.get_by_role("region", name="Entries")).to_contain_text("the thread cut further")
+        expect(page.get_by_role("region", name="All records")).to_contain_text("thread cut further")
 
     def test_sixty_by_the_head_and_the_break_even_overruled(self) -> None:
         """Two go by a die; from some dozens on the head is quicker; sixty take it, until one says why not."""
         page = self.page
         self.start_job("thread at one end", STUD | {"Name of the job": "Railing studs"})
         ways = self.open_ways()
-        expect(ways).to_contain_text(re.compile(r"From \d+ pieces on: self-opening die head\."))
-        expect(ways.get_by_role("img", name=re.compile("Minutes over the number of pieces"))).to_be_visible()
+        expect(ways).to_contain_text(re.compile(r"From \d+ pieces: self-opening die head\."))
+        expect(ways.get_by_role("img", name=re.compile("Total minutes against number of pieces"))).to_be_visible()
         pieces = page.get_by_role("textbox", name="Pieces")
         type_into(pieces, "60")
         pieces.press("Enter")
         first = ways.get_by_role("listitem").first
         expect(first).to_contain_text("self-opening die head")
         expect(first).to_contain_text("◆ quickest")
-        first.get_by_role("button", name="Take self-opening die head").click()
+        first.get_by_role("button", name="Use self-opening die head").click()
         expect(first).to_contain_text("● used in this job")
         page.get_by_role("button", name="Run the die head on").click()
         expect(page.get_by_role("region", name="Run the die head on")).to_contain_text("Set the stop so that the head")
-        self.press("To the bench")
+        self.page.get_by_role("button", name=TO_THE_BENCH).click()
         self.work_to("Set the stop so that the head")
-        setting = page.get_by_role("region", name="Setting of the die")
+        setting = page.get_by_role("region", name="Die setting")
         expect(setting).to_contain_text("Set the scale")
         expect(setting).not_to_contain_text("screw")
         setting.get_by_role("button", name="Set as shown").click()
-        expect(setting).to_contain_text("The head stands")
+        expect(setting).to_contain_text("Setting of the head:")
         self.work_to("Clean the thread")
         page.get_by_role("button", name="loose").click()
         expect(page.get_by_role("status")).to_contain_text("open the head by")
@@ -149,7 +149,7 @@ class Ways(BrowserCase):
         job = page.url.removesuffix("/bench")
         page.goto("/log?q=Railing")
         self.choose("Show", "everything")
-        expect(page.get_by_role("region", name="Entries")).to_contain_text("set: ")
+        expect(page.get_by_role("region", name="All records")).to_contain_text("set: ")
         page.goto(f"{job}/bench")
         self.to_the_last_of(60)
         self.work_to("Clean the thread")
@@ -160,19 +160,19 @@ class Ways(BrowserCase):
         expect(page.get_by_text("60 of 60")).to_be_visible()
         page.goto(job)
         ways = self.open_ways()
-        ways.get_by_role("button", name="Take sliding holder, spindle by hand").click()
-        reason = ways.get_by_role("textbox", name="Why it is threaded so")
+        ways.get_by_role("button", name="Use sliding holder, spindle by hand").click()
+        reason = ways.get_by_role("textbox", name="Reason for this method")
         type_into(reason, "the head is at the harbour")
         reason.press("Enter")
         expect(page.get_by_role("button", name="Run the die on")).to_be_visible()
         page.reload()
         ways = self.open_ways()
-        expect(ways.get_by_role("textbox", name="Why it is threaded so")).to_have_value("the head is at the harbour")
+        expect(ways.get_by_role("textbox", name="Reason for this method")).to_have_value("the head is at the harbour")
 
     def test_the_jaws_want_a_reason(self) -> None:
         page = self.page
         page.goto("/jobs/2")
-        self.open_facts("Method")
+        self.open_facts("Process")
         self.choose("Die held in", "die gripped in the chuck's jaws: a last resort")
         expect(page.get_by_text("Chuck jaws close a die and may crack it").first).to_be_visible()
 
@@ -185,8 +185,8 @@ class Ways(BrowserCase):
         page.get_by_role("button", name="Chase the thread").click()
         detail = page.get_by_role("region", name="Chase the thread")
         expect(detail).to_contain_text("Hold a tap of the same pitch in the toolpost")
-        expect(detail).to_contain_text("0.0417 in a turn")
-        self.press("To the bench")
+        expect(detail).to_contain_text("0.0417 in per turn")
+        self.page.get_by_role("button", name=TO_THE_BENCH).click()
         self.work_to("Hold a tap of the same pitch")
         expect(page.get_by_role("region", name="Passes")).to_contain_text("by the diameter each leaves")
 
@@ -222,4 +222,4 @@ class Ways(BrowserCase):
         type_into(screw, "8")
         expect(page.get_by_text("a bare number could be either")).to_be_visible()
         type_into(screw, "3 mm")
-        expect(trains).to_contain_text("◆ No train of these wheels")
+        expect(trains).to_contain_text("◆ No train of these gears")

@@ -140,7 +140,7 @@ def _sizes(work: Work) -> Iterator[Notice]:
         over = part.overall_mm - part.stated.mm
         text = (
             f"The sections add up to {told(part.overall_mm, unit)}; the overall length is "
-            f"{told(part.stated.mm, unit)}: {told(abs(over), unit)} too {{'long' if over > 0 else 'short'}}. "
+            f"{told(part.stated.mm, unit)}: {told(abs(over), unit)} too {'long' if over > 0 else 'short'}. "
             "The plan uses the sections."
         )
         yield Notice("sum-differs", "part.overall_length", text)

@@ -139,7 +139,7 @@ def hold_again(work: Work, chucking: Chucking) -> Operation:
         "ratio": ratio_figure(chucking),
         "gripped": along(
             work,
-            "greatest length in the jaws",
+            "maximum length in the jaws",
             grip.length_mm,
             "held behind the jaws' face",
             given_mm("held behind the jaws' face", grip.length_mm, work.job.unit),

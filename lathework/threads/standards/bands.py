@@ -56,7 +56,7 @@ class Band:
         sign = "+" if self.inside else "−"
         near, far = self.basic_word, f"{self.basic_word} {sign} tolerance"
         least, greatest = (near, far) if self.inside else (far, near)
-        return self._figure("least", self.minimum, least), self._figure("greatest", self.maximum, greatest)
+        return self._figure("minimum", self.minimum, least), self._figure("maximum", self.maximum, greatest)
 
     def _figure(self, which: str, limit: float, formula: str) -> Figure:
         """A limit: by its formula, or where the table prints it rounded otherwise, to three places or by a digit."""

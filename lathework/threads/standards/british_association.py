@@ -46,7 +46,7 @@ def external(thread: Thread, class_name: str, engagement: float | None) -> Exter
             basic=thread.major,
             allowance=less,
             tolerance=crest * pitch,
-            formula=f"greatest = d − allowance, least = greatest − {crest} P",
+            formula=f"max = d − allowance, min = max − {crest} P",
             source=SOURCE,
         ),
         pitch_diameter=band(
@@ -58,7 +58,7 @@ def external(thread: Thread, class_name: str, engagement: float | None) -> Exter
             allowance=less,
             tolerance=share * pitch + constant,
             source=SOURCE,
-            formula=f"greatest = d2 − allowance, least = greatest − ({share} P + {constant})",
+            formula=f"max = d2 − allowance, min = max − ({share} P + {constant})",
         ),
         minor_max=bound(
             thread,
@@ -86,7 +86,7 @@ def internal(thread: Thread, class_name: str, engagement: float | None) -> Inter
             basic=thread.minor,
             allowance=Decimal(0),
             tolerance=Decimal("0.375") * pitch,
-            formula="least = D1, greatest = D1 + 0.375 P",
+            formula="min = D1, max = D1 + 0.375 P",
             source=SOURCE,
         ),
         pitch_diameter=band(
@@ -97,7 +97,7 @@ def internal(thread: Thread, class_name: str, engagement: float | None) -> Inter
             basic=thread.pitch_diameter,
             allowance=Decimal(0),
             tolerance=Decimal("0.12") * pitch + Decimal("0.03"),
-            formula="least = D2, greatest = D2 + 0.12 P + 0.03",
+            formula="min = D2, max = D2 + 0.12 P + 0.03",
             source=SOURCE,
         ),
         major_min=bound(thread, "major, minimum", thread.major, "basic major", SOURCE, thread.major),

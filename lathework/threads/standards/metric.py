@@ -178,7 +178,7 @@ def external(thread: Thread, class_name: str, engagement: float | None) -> Exter
             basic=thread.major,
             allowance=es,
             tolerance=_mm(crest[0]),
-            formula="greatest = d − es, least = greatest − Td",
+            formula="max = d − es, min = max − Td",
             source=SOURCE if crest[1] else FORMULAS,
         ),
         pitch_diameter=band(
@@ -189,7 +189,7 @@ def external(thread: Thread, class_name: str, engagement: float | None) -> Exter
             basic=thread.pitch_diameter,
             allowance=es,
             tolerance=_mm(pitch[0]),
-            formula="greatest = d2 − es, least = greatest − Td2",
+            formula="max = d2 − es, min = max − Td2",
             source=SOURCE if pitch[1] else FORMULAS,
         ),
         minor_max=bound(
@@ -225,7 +225,7 @@ def internal(thread: Thread, class_name: str, engagement: float | None) -> Inter
             basic=thread.minor,
             allowance=ei,
             tolerance=_mm(crest[0]),
-            formula="least = D1 + EI, greatest = least + TD1",
+            formula="min = D1 + EI, max = min + TD1",
             source=SOURCE if crest[1] else FORMULAS,
         ),
         pitch_diameter=band(
@@ -236,7 +236,7 @@ def internal(thread: Thread, class_name: str, engagement: float | None) -> Inter
             basic=thread.pitch_diameter,
             allowance=ei,
             tolerance=_mm(pitch[0]),
-            formula="least = D2 + EI, greatest = least + TD2",
+            formula="min = D2 + EI, max = min + TD2",
             source=SOURCE if pitch[1] else FORMULAS,
         ),
         major_min=bound(

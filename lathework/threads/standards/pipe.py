@@ -45,7 +45,7 @@ def external(thread: Thread, class_name: str, engagement: float | None) -> Exter
             basic=thread.major,
             allowance=Decimal(0),
             tolerance=row.number("major_tolerance"),
-            formula="greatest = d, least = d − Td",
+            formula="max = d, min = d − Td",
             source=SOURCE,
         ),
         pitch_diameter=band(
@@ -56,7 +56,7 @@ def external(thread: Thread, class_name: str, engagement: float | None) -> Exter
             basic=thread.pitch_diameter,
             allowance=Decimal(0),
             tolerance=row.number(column),
-            formula="greatest = d2, least = d2 − Td2",
+            formula="max = d2, min = d2 − Td2",
             source=SOURCE,
         ),
         minor_max=bound(thread, "minor, maximum", thread.minor, "basic minor", SOURCE, thread.minor),
@@ -78,7 +78,7 @@ def internal(thread: Thread, class_name: str, engagement: float | None) -> Inter
             basic=thread.minor,
             allowance=Decimal(0),
             tolerance=row.number("internal_minor_tolerance"),
-            formula="least = D1, greatest = D1 + TD1",
+            formula="min = D1, max = D1 + TD1",
             source=SOURCE,
         ),
         pitch_diameter=band(
@@ -89,7 +89,7 @@ def internal(thread: Thread, class_name: str, engagement: float | None) -> Inter
             basic=thread.pitch_diameter,
             allowance=Decimal(0),
             tolerance=row.number("pitch_tolerance_a"),
-            formula="least = D2, greatest = D2 + TD2",
+            formula="min = D2, max = D2 + TD2",
             source=SOURCE,
         ),
         major_min=bound(thread, "major, minimum", thread.major, "basic major", SOURCE, thread.major),
@@ -101,7 +101,7 @@ def sealing(thread: Thread, class_name: str, engagement: float | None) -> Intern
     if class_name != "Rp":
         return None
     tolerance = _sealing()[thread.plain_name]
-    words = "least = basic − T, greatest = basic + T"
+    words = "min = basic − T, max = basic + T"
     least = exact(thread.major) - tolerance
     return InternalLimits(
         class_name=class_name,

@@ -124,7 +124,7 @@ def external(thread: Thread, class_name: str, engagement: float | None) -> Exter
         tolerance=_share(thread, factor, engagement),
         rounding=round_half_even,
         source=SOURCE,
-        formula=f"greatest = d2 − allowance, least = greatest − {factor} Td2; {_OF_TD2}; allowance 0.3 Td2",
+        formula=f"max = d2 − allowance, min = max − {factor} Td2; {_OF_TD2}; allowance 0.3 Td2",
     )
     return ExternalLimits(
         class_name=class_name,
@@ -137,7 +137,7 @@ def external(thread: Thread, class_name: str, engagement: float | None) -> Exter
             allowance=less,
             tolerance=crest,
             rounding=round_half_even,
-            formula=f"greatest = d − allowance, least = greatest − {share} P^(2/3); allowance 0.3 Td2; {_OF_TD2}",
+            formula=f"max = d − allowance, min = max − {share} P^(2/3); allowance 0.3 Td2; {_OF_TD2}",
             source=SOURCE,
         ),
         pitch_diameter=_as_printed(thread, pitch),
@@ -183,7 +183,7 @@ def _minor(thread: Thread, class_name: str) -> Band:
         tolerance,
         printed(exact(thread.minor)),
         round_half_up(top, 4) if class_name == "3B" else printed(top),
-        f"least = d1, greatest = d1 + {formula}",
+        f"min = d1, max = d1 + {formula}",
         SOURCE,
         inside=True,
     )
@@ -204,7 +204,7 @@ def internal(thread: Thread, class_name: str, engagement: float | None) -> Inter
         tolerance=_share(thread, factor, engagement),
         rounding=round_half_even,
         source=SOURCE,
-        formula=f"least = D2, greatest = least + {factor} Td2; {_OF_TD2}",
+        formula=f"min = D2, max = min + {factor} Td2; {_OF_TD2}",
     )
     return InternalLimits(
         class_name=class_name,

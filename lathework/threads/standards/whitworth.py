@@ -74,7 +74,7 @@ def external(thread: Thread, class_name: str, engagement: float | None) -> Exter
             basic=_major(thread),
             allowance=less,
             tolerance=effective + exact(0.01 * thread.pitch**0.5),
-            formula=f"greatest = d − allowance, least = greatest − ({words} + 0.01 P^(1/2)); {_OF_T}{less_words}",
+            formula=f"max = d − allowance, min = max − ({words} + 0.01 P^(1/2)); {_OF_T}{less_words}",
             source=SOURCE,
         ),
         pitch_diameter=band(
@@ -85,7 +85,7 @@ def external(thread: Thread, class_name: str, engagement: float | None) -> Exter
             basic=thread.pitch_diameter,
             allowance=less,
             tolerance=effective,
-            formula=f"greatest = d2 − allowance, least = greatest − {words}; {_OF_T}{less_words}",
+            formula=f"max = d2 − allowance, min = max − {words}; {_OF_T}{less_words}",
             source=SOURCE,
         ),
         minor_max=bound(
@@ -124,7 +124,7 @@ def internal(thread: Thread, class_name: str, engagement: float | None) -> Inter
             basic=thread.minor,
             allowance=Decimal(0),
             tolerance=exact(minor),
-            formula=f"least = D1, greatest = D1 + {formula}",
+            formula=f"min = D1, max = D1 + {formula}",
             source=SOURCE,
         ),
         pitch_diameter=band(
@@ -135,7 +135,7 @@ def internal(thread: Thread, class_name: str, engagement: float | None) -> Inter
             basic=thread.pitch_diameter,
             allowance=Decimal(0),
             tolerance=exact(effective_tolerance(thread, engagement)) * factor,
-            formula=f"least = D2, greatest = D2 + {words}; {_OF_T}",
+            formula=f"min = D2, max = D2 + {words}; {_OF_T}",
             source=SOURCE,
         ),
         major_min=bound(thread, "major, minimum", _major(thread), "basic major", SOURCE, thread.major),

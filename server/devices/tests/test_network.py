@@ -219,5 +219,5 @@ class Refused(Networked):
         self.assertIn("file not found", self.refused("--certificate", str(certificate), "--key", "nowhere.key"))
         self.assertIn("cannot use certificate", self.refused("--certificate", str(key), "--key", str(certificate)))
         self.assertIn("cannot use certificate", self.refused("--certificate", str(certificate), "--key", str(other)))
-        self.assertIn("nothing is known of", self.refused("--address", "no.such.host.invalid"))
-        self.assertIn("no address that another", self.refused("--address", "127.0.0.1"))
+        self.assertIn("unknown address", self.refused("--address", "no.such.host.invalid"))
+        self.assertIn("other devices cannot reach", self.refused("--address", "127.0.0.1"))

@@ -208,7 +208,7 @@ class RowsOfAnyHistory(ApiCase):
         self.assertEqual(rows(self.job.pk), followed)
         self.record("verdict", verdict="snug")
         self.assertEqual([one["verdict"] for one in rows(self.job.pk)["trials"]], ["snug"])
-        self.assertEqual(self.get("/api/log?kind=cause")["entries"][0]["said"], "swarf")
+        self.assertEqual(self.get("/api/log?kind=cause")["entries"][0]["said"], "chips")
 
     def test_rebuild_makes_rows_that_were_lost(self) -> None:
         self.walk_to("part-off")

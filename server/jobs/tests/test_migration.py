@@ -55,7 +55,7 @@ print(json.dumps(out))
 """Runs over the store of the version before: migrates it, and asks every job."""
 RETITLED = {
     "Turn round for the hexagon": "Turn the round for the hexagon",
-    "Turn the die round, finish to the shoulder": "Flip the die, finish to the shoulder",
+    "Flip the die, finish to the shoulder": "Flip the die, finish to the shoulder",
     "Mark and spot the hole across": "Mark and spot the cross hole",
     "Drill across": "Drill the cross hole",
     "Countersink the hole across": "Countersink the cross hole",

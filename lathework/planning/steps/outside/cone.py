@@ -100,8 +100,9 @@ def _offset(work: Work, chucking: Chucking, taper: Taper) -> Figure:
 def turn_cone(work: Work, chucking: Chucking, placed: Placed, taper: Taper) -> Operation:
     """Turn a section's taper down to its small end, which lies toward the face."""
     section, near = placed.section, placed.near_mm
-    # Beside a fit of its size it is turned down with that, and the cone runs out a hair sooner.
-    reach = (placed.turned_mm - placed.end_mm) / taper.ratio
+    # Beside a fit of its size it is turned down with that and runs out a hair sooner, or ends at a step of a hair.
+    long_mm = min(section.length.mm, (placed.turned_mm - placed.end_mm) / taper.ratio)
+    large_mm = placed.end_mm + long_mm * taper.ratio
     figures = {
         "angle": set_over(taper),
         "small": _small(work, placed, taper),
@@ -133,7 +134,7 @@ def turn_cone(work: Work, chucking: Chucking, placed: Placed, taper: Taper) -> O
         acts=(
             Slope(
                 section.id,
-                Cut(near + min(section.length.mm, reach), near, placed.turned_mm, placed.end_mm, slope=True),
+                Cut(near + long_mm, near, large_mm, placed.end_mm, slope=True),
             ),
         ),
         chucking=chucking.number,

@@ -95,7 +95,7 @@ const theme = useShopTheme(() => true)
 .key:hover {
   color: var(--lagoon);
 }
-@media (max-width: 900px) {
+@media (max-width: 1100px) {
   .row {
     gap: 6px;
   }

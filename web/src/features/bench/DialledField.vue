@@ -16,8 +16,8 @@ const { told } = useUnits()
     <v-text-field
       v-model="dialled"
       class="fig"
-      label="dialled (optional)"
-      placeholder="not given"
+      label="dialled"
+      placeholder="optional"
       persistent-placeholder
       data-keys="empty"
       inputmode="decimal"

@@ -10,7 +10,7 @@ import { useUnits } from '@/shared/figures/useUnits'
 defineProps<{ live: Live | null; lost: boolean }>()
 const sound = defineModel<boolean>('sound', { required: true })
 const reference = defineModel<Sent[] | null>('reference', { required: true })
-const { told } = useUnits()
+const { told, text } = useUnits()
 </script>
 
 <template>

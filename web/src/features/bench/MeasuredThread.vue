@@ -55,7 +55,7 @@ function send() {
     <v-text-field
       v-model="over"
       class="fig"
-      :label="anvils ? `thread micrometer, ${unit}` : `reading over wires, ${unit}`"
+      :label="anvils ? `thread micrometer, ${unit}` : `over the wires, ${unit}`"
       data-keys="empty"
       inputmode="decimal"
       autocomplete="off"
@@ -99,7 +99,7 @@ function send() {
   align-items: flex-start;
 }
 .wires > .fig {
-  flex: 1 1 180px;
+  flex: 1 1 210px;
 }
 .wires.alone > .fig {
   flex-basis: 260px;

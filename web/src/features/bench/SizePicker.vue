@@ -15,7 +15,7 @@ const marks = computed(() =>
   Object.fromEntries(
     props.bench.sizes.map((size) => [
       size.measured,
-      size.readings.length ? (STATES[size.cut?.state ?? ''] ?? '…') : '',
+      size.readings.length ? (STATES[size.cut?.state ?? ''] ?? '◌') : '',
     ]),
   ),
 )

@@ -14,7 +14,7 @@ const FIELDS: { field: GearField; label: string; hint: string }[] = [
   { field: 'pitch', label: 'Pitch or thread', hint: '13 tpi, 1.5 mm, M10' },
   { field: 'leadscrew', label: 'Leadscrew', hint: '8 tpi, 3 mm' },
   { field: 'gears', label: 'Change gears you own (teeth)', hint: '20, 30, 40, 40, 65' },
-  { field: 'dial_teeth', label: 'Thread dial gear (teeth)', hint: 'no dial' },
+  { field: 'dial_teeth', label: 'Thread dial gear', hint: 'no dial' },
   { field: 'dial_lines', label: 'Thread dial lines', hint: 'no dial' },
   { field: 'length', label: 'Thread length', hint: '1 in' },
 ]

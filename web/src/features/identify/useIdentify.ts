@@ -12,7 +12,7 @@ export const INSTRUMENTS: { code: Instrument; name: string }[] = [
   { code: 'caliper', name: 'caliper' },
   { code: 'pitch-leaves', name: 'pitch gauges' },
   { code: 'rule', name: 'rule' },
-  { code: 'angle-leaves', name: 'angle gauges' },
+  { code: 'angle-leaves', name: 'flank-angle gauges' },
   { code: 'mates', name: 'known nuts and bolts' },
 ]
 const EMPTY: Evidence = {

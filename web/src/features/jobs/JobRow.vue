@@ -81,7 +81,7 @@ const words = computed(() => {
 <style scoped>
 .job {
   display: grid;
-  grid-template-columns: minmax(0, 5fr) minmax(0, 5fr) 132px;
+  grid-template-columns: minmax(0, 5fr) minmax(0, 5fr) 168px;
   gap: 4px 28px;
   align-items: center;
   padding: 14px 0;

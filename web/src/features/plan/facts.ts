@@ -256,7 +256,7 @@ export const LINES: { name: string; facts: Fact[] }[] = [
       },
       {
         field: 'setup.dial_teeth',
-        label: 'Thread dial gear (teeth)',
+        label: 'Thread dial gear',
         before: 'thread dial of',
         after: 'teeth',
         figure: true,

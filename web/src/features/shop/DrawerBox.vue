@@ -26,12 +26,12 @@ const count = computed(() => {
           class="thing"
           :class="{ chosen: thing.id === chosen, gone: gone(thing) }"
           :aria-pressed="thing.id === chosen"
-          :aria-label="`${thing.name}${thing.state === 'ready' ? '' : `, ${thing.state}`}`"
+          :aria-label="`${thing.name}${thing.state === 'ready' ? '' : `, ${thing.condition}`}`"
           @click="emit('choose', thing.id)"
         >
           <ThingShape :thing="thing" :gone="gone(thing)" />
           <span class="small" :class="{ fig: thing.across_mm }">{{ thing.short }}</span>
-          <span v-if="thing.state !== 'ready'" class="state small">{{ thing.state }}</span>
+          <span v-if="thing.state !== 'ready'" class="state small">{{ thing.condition }}</span>
         </button>
       </li>
     </ul>

@@ -24,7 +24,7 @@ const wanted = ref('')
 const shown = computed(() => {
   const words = wanted.value.toLowerCase().split(/\s+/).filter(Boolean)
   const holds = (one: Thing) => {
-    const text = `${one.name} ${one.drawer} ${one.notes} ${one.state}`.toLowerCase()
+    const text = `${one.name} ${one.drawer} ${one.notes} ${one.condition}`.toLowerCase()
     return words.every((word) => text.includes(word))
   }
   return drawers.value

@@ -57,12 +57,12 @@ const FIELDS = computed<{ key: Key; label: string; hint?: string; wide?: boolean
     hint: unit.value === 'in' ? 'e.g. 1-1/8' : 'e.g. 28',
   },
   { key: 'thread', label: 'Stud thread', hint: 'e.g. 1/2 BSF, M12' },
-  { key: 'clamped', label: `Length from the face to the washer (drawn), ${unit.value}`, hint: 'blank = 0' },
+  { key: 'clamped', label: `Face to washer (drawn), ${unit.value}`, hint: 'blank = 0' },
   { key: 'washer', label: `Washer thickness, ${unit.value}`, hint: 'blank = no washer' },
   { key: 'nut', label: `Nut thickness, ${unit.value}`, hint: 'blank = standard nut' },
   {
     key: 'out',
-    label: `Thread showing past the nut, ${unit.value}`,
+    label: `Thread past the nut, ${unit.value}`,
     hint: choices.value?.empty['repair.out'],
   },
   {

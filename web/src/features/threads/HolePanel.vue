@@ -85,8 +85,8 @@ const others = computed(() =>
             <tr class="small muted">
               <th scope="col">drill</th>
               <th scope="col">% thread</th>
-              <th scope="col">expected hole</th>
-              <th scope="col">torque, % of full thread</th>
+              <th scope="col">hole</th>
+              <th scope="col">torque</th>
               <th scope="col">class {{ found.class_name }}</th>
             </tr>
           </thead>

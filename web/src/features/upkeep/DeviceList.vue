@@ -9,8 +9,8 @@ import CodePicture from '@/shared/controls/CodePicture.vue'
 /** The tablets that may work here: let in by a code, named, let go. */
 const { told, left, busy, problem, letIn, change, letGo } = useDevices()
 const ROLES: { code: Role; name: string; does: string }[] = [
-  { code: 'fitter', name: 'fitter', does: 'records and changes' },
-  { code: 'onlooker', name: 'onlooker', does: 'looks, and changes nothing' },
+  { code: 'fitter', name: 'full use', does: 'may record and change' },
+  { code: 'onlooker', name: 'view only', does: 'may change nothing' },
 ]
 const role = ref<Role>('fitter')
 /** The device that is about to be let go: said twice. */

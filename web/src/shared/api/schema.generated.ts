@@ -24,66 +24,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/size": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Size Line
-         * @description Blank, drills, groove and wires of the thread that `q` designates.
-         */
-        get: operations["server_reference_api_size_line"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/gears": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Gears
-         * @description Trains of the change gears owned that cut a pitch, or that of a thread; when the nuts may be closed.
-         */
-        get: operations["server_reference_api_gears"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sample": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Sample
-         * @description What a reading off a worn part was probably meant to be, likeliest first; a bare number is in `unit`.
-         */
-        get: operations["server_reference_api_sample"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/choices": {
         parameters: {
             query?: never;
@@ -98,46 +38,6 @@ export interface paths {
         get: operations["server_reference_api_choices"];
         put?: never;
         post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/me": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Me
-         * @description Who asks.
-         */
-        get: operations["server_devices_api_me"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/pairing": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Pair
-         * @description Become known here, by the code that the host shows.
-         */
-        post: operations["server_devices_api_pair"];
         delete?: never;
         options?: never;
         head?: never;
@@ -224,7 +124,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/place": {
+    "/api/everything.zip": {
         parameters: {
             query?: never;
             header?: never;
@@ -232,10 +132,150 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Place
-         * @description Where a page of this server is found from the network.
+         * Everything
+         * @description Everything the shop has, in open formats.
          */
-        get: operations["server_devices_api_place"];
+        get: operations["server_upkeep_api_everything"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/gears": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Gears
+         * @description Trains of the change gears owned that cut a pitch, or that of a thread; when the nuts may be closed.
+         */
+        get: operations["server_reference_api_gears"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/health": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Health
+         * @description How the store stands.
+         */
+        get: operations["server_upkeep_api_read_health"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/holders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Holders
+         * @description The holders that are designed here, and what each asks for.
+         */
+        get: operations["server_holders_api_holders"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/holders/{kind}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Design
+         * @description A holder designed from what was typed, not stored: the answer to a keystroke.
+         */
+        post: operations["server_holders_api_design"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/holders/{kind}/drawing.dxf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Drawing As Dxf
+         * @description The same as DXF, true size in millimetres.
+         */
+        get: operations["server_holders_api_drawing_as_dxf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/holders/{kind}/drawing.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Drawing As Svg
+         * @description A holder in section, its parts together or apart.
+         */
+        get: operations["server_holders_api_drawing_as_svg"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/holders/{kind}/sheet.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Sheet As Pdf
+         * @description A holder on paper: drawn together and apart, every dimension with its reason, what is against it.
+         */
+        get: operations["server_holders_api_sheet_as_pdf"];
         put?: never;
         post?: never;
         delete?: never;
@@ -264,234 +304,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/threads/series": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Series
-         * @description The series of the book.
-         */
-        get: operations["server_book_api_series"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/threads/rows": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Rows
-         * @description The threads of one series, in its table's order; none for a series that the book lacks.
-         */
-        get: operations["server_book_api_rows"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/threads/card": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Page
-         * @description A thread's page.
-         */
-        get: operations["server_book_api_page"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/threads/card.json": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Page As Json
-         * @description The size answer with limits, as the command line prints it.
-         */
-        get: operations["server_book_api_page_as_json"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/threads/card.csv": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Page As Csv
-         * @description The limits as CSV.
-         */
-        get: operations["server_book_api_page_as_csv"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/threads/card.svg": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Page As Svg
-         * @description The profile as SVG, in the thread's own unit.
-         */
-        get: operations["server_book_api_page_as_svg"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/threads/card.dxf": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Page As Dxf
-         * @description The profile as DXF, true size in millimetres.
-         */
-        get: operations["server_book_api_page_as_dxf"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/threads/hole": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Tapped Hole
-         * @description A tapped hole: the drill out of those named, or of the shop, or of every rack; its strength, how deep to go.
-         */
-        get: operations["server_book_api_tapped_hole"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/threads/pipe-hole": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Taper Hole
-         * @description A hole for a taper pipe thread: drill, ream, gauge; bare numbers among the drills are in `unit`.
-         */
-        get: operations["server_book_api_taper_hole"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/threads/mating": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Mating
-         * @description A nut of one thread on a bolt of another; a class said with either stands.
-         */
-        get: operations["server_book_api_mating"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/threads/favourites": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Favourites
-         * @description Threads the shop keeps at hand.
-         */
-        get: operations["server_book_api_favourites"];
-        /**
-         * Keep
-         * @description Keep a thread at hand.
-         */
-        put: operations["server_book_api_keep"];
-        post?: never;
-        /**
-         * Let Go
-         * @description Let a kept thread go.
-         */
-        delete: operations["server_book_api_let_go"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/instruments": {
         parameters: {
             query?: never;
@@ -506,6 +318,26 @@ export interface paths {
         get: operations["server_instruments_api_instruments"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/reference": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Reference
+         * @description Find what an instrument is off by, from what it sent just now that can be a reading of the reference piece.
+         */
+        post: operations["server_instruments_api_reference"];
         delete?: never;
         options?: never;
         head?: never;
@@ -552,46 +384,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/instruments/reference": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Reference
-         * @description Find what an instrument is off by, from what it sent just now that can be a reading of the reference piece.
-         */
-        post: operations["server_instruments_api_reference"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/jobs/{job_id}/live": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Live
-         * @description What the instruments say at the bench of a job, as Server-Sent Events: "live" and "sent".
-         */
-        get: operations["server_instruments_api_live"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/jobs": {
         parameters: {
             query?: never;
@@ -610,26 +402,6 @@ export interface paths {
          * @description Start a job.
          */
         post: operations["server_jobs_api_start_job"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/jobs/new": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * New Job
-         * @description Start a job from a few sizes; what is wrong is told beside what was typed.
-         */
-        post: operations["server_jobs_api_new_job"];
         delete?: never;
         options?: never;
         head?: never;
@@ -656,26 +428,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/jobs/new/sketch": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Sketch
-         * @description The part that a form describes so far: the answer to a keystroke, not stored.
-         */
-        post: operations["server_jobs_api_sketch"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/jobs/import": {
         parameters: {
             query?: never;
@@ -690,6 +442,46 @@ export interface paths {
          * @description Read a job file with its record; a wrong one changes nothing.
          */
         post: operations["server_jobs_api_import_job"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/new": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * New Job
+         * @description Start a job from a few sizes; what is wrong is told beside what was typed.
+         */
+        post: operations["server_jobs_api_new_job"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/new/sketch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Sketch
+         * @description The part that a form describes so far: the answer to a keystroke, not stored.
+         */
+        post: operations["server_jobs_api_sketch"];
         delete?: never;
         options?: never;
         head?: never;
@@ -760,27 +552,27 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/jobs/{job_id}/standing": {
+    "/api/jobs/{job_id}/archive": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        /**
-         * Read Standing
-         * @description Where a job stands, from what is kept ready: also of one that this version does not read, or that was deleted.
-         */
-        get: operations["server_jobs_api_read_standing"];
+        get?: never;
         put?: never;
-        post?: never;
+        /**
+         * Archive
+         * @description Put the job away: off the list, still in the log.
+         */
+        post: operations["server_jobs_api_archive"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/jobs/{job_id}/needs": {
+    "/api/jobs/{job_id}/batch": {
         parameters: {
             query?: never;
             header?: never;
@@ -788,31 +580,10 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Read Needs
-         * @description What one of its parts works with, as the shop has it now; nothing for a job that is closed.
+         * Batch
+         * @description How the batch of a part of a job stands: sizes and threads from piece to piece, the bar, the card.
          */
-        get: operations["server_jobs_api_read_needs"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/jobs/{job_id}/ways": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Read Ways
-         * @description The ways to make each thread of a part, ranked by what the shop has, its lathe and the pieces wanted; nothing for
-         *     a job that is closed.
-         */
-        get: operations["server_jobs_api_read_ways"];
+        get: operations["server_logbook_api_batch"];
         put?: never;
         post?: never;
         delete?: never;
@@ -841,86 +612,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/jobs/{job_id}/entries": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Record
-         * @description Record one thing at the bench; the answer is the next screen.
-         */
-        post: operations["server_jobs_api_record"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/jobs/{job_id}/undo": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Undo
-         * @description Take back the last entry.
-         */
-        post: operations["server_jobs_api_undo"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/jobs/{job_id}/hold": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Hold
-         * @description Put the job aside.
-         */
-        post: operations["server_jobs_api_hold"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/jobs/{job_id}/release": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Release
-         * @description Take the job up again.
-         */
-        post: operations["server_jobs_api_release"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/jobs/{job_id}/close": {
         parameters: {
             query?: never;
@@ -935,66 +626,6 @@ export interface paths {
          * @description Close the job; without gauging or pieces it needs a reason.
          */
         post: operations["server_jobs_api_close"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/jobs/{job_id}/reopen": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Reopen
-         * @description Open a closed job again.
-         */
-        post: operations["server_jobs_api_reopen"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/jobs/{job_id}/archive": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Archive
-         * @description Put the job away: off the list, still in the log.
-         */
-        post: operations["server_jobs_api_archive"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/jobs/{job_id}/take-out": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Take Out
-         * @description Take the job out of the bin, or out of the archive.
-         */
-        post: operations["server_jobs_api_take_out"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1021,6 +652,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{job_id}/entries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Record
+         * @description Record one thing at the bench; the answer is the next screen.
+         */
+        post: operations["server_jobs_api_record"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/hold": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Hold
+         * @description Put the job aside.
+         */
+        post: operations["server_jobs_api_hold"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{job_id}/job.json": {
         parameters: {
             query?: never;
@@ -1041,7 +712,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/jobs/{job_id}/readings.csv": {
+    "/api/jobs/{job_id}/live": {
         parameters: {
             query?: never;
             header?: never;
@@ -1049,10 +720,10 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Readings As Csv
-         * @description Everything recorded, as CSV.
+         * Live
+         * @description What the instruments say at the bench of a job, as Server-Sent Events: "live" and "sent".
          */
-        get: operations["server_jobs_api_readings_as_csv"];
+        get: operations["server_instruments_api_live"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1061,7 +732,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/jobs/{job_id}/sheet.pdf": {
+    "/api/jobs/{job_id}/meanwhile": {
         parameters: {
             query?: never;
             header?: never;
@@ -1069,10 +740,10 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Sheet As Pdf
-         * @description The set-up sheet.
+         * Since
+         * @description What others did to a job since a screen showed it.
          */
-        get: operations["server_jobs_api_sheet_as_pdf"];
+        get: operations["server_logbook_api_since"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1081,7 +752,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/jobs/{job_id}/part.svg": {
+    "/api/jobs/{job_id}/needs": {
         parameters: {
             query?: never;
             header?: never;
@@ -1089,10 +760,10 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Part As Svg
-         * @description A part's drawing in its first or second chucking.
+         * Read Needs
+         * @description What one of its parts works with, as the shop has it now; nothing for a job that is closed.
          */
-        get: operations["server_jobs_api_part_as_svg"];
+        get: operations["server_jobs_api_read_needs"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1121,7 +792,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/holders": {
+    "/api/jobs/{job_id}/part.svg": {
         parameters: {
             query?: never;
             header?: never;
@@ -1129,10 +800,10 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Holders
-         * @description The holders that are designed here, and what each asks for.
+         * Part As Svg
+         * @description A part's drawing in its first or second chucking.
          */
-        get: operations["server_holders_api_holders"];
+        get: operations["server_jobs_api_part_as_svg"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1141,7 +812,27 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/holders/{kind}": {
+    "/api/jobs/{job_id}/readings.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Readings As Csv
+         * @description Everything recorded, as CSV.
+         */
+        get: operations["server_jobs_api_readings_as_csv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/release": {
         parameters: {
             query?: never;
             header?: never;
@@ -1151,57 +842,37 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Design
-         * @description A holder designed from what was typed, not stored: the answer to a keystroke.
+         * Release
+         * @description Take the job up again.
          */
-        post: operations["server_holders_api_design"];
+        post: operations["server_jobs_api_release"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/holders/{kind}/drawing.svg": {
+    "/api/jobs/{job_id}/reopen": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        /**
-         * Drawing As Svg
-         * @description A holder in section, its parts together or apart.
-         */
-        get: operations["server_holders_api_drawing_as_svg"];
+        get?: never;
         put?: never;
-        post?: never;
+        /**
+         * Reopen
+         * @description Open a closed job again.
+         */
+        post: operations["server_jobs_api_reopen"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/holders/{kind}/drawing.dxf": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Drawing As Dxf
-         * @description The same as DXF, true size in millimetres.
-         */
-        get: operations["server_holders_api_drawing_as_dxf"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/holders/{kind}/sheet.pdf": {
+    "/api/jobs/{job_id}/sheet.pdf": {
         parameters: {
             query?: never;
             header?: never;
@@ -1210,9 +881,90 @@ export interface paths {
         };
         /**
          * Sheet As Pdf
-         * @description A holder on paper: drawn together and apart, every dimension with its reason, what is against it.
+         * @description The set-up sheet.
          */
-        get: operations["server_holders_api_sheet_as_pdf"];
+        get: operations["server_jobs_api_sheet_as_pdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/standing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Standing
+         * @description Where a job stands, from what is kept ready: also of one that this version does not read, or that was deleted.
+         */
+        get: operations["server_jobs_api_read_standing"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/take-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Take Out
+         * @description Take the job out of the bin, or out of the archive.
+         */
+        post: operations["server_jobs_api_take_out"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Undo
+         * @description Take back the last entry.
+         */
+        post: operations["server_jobs_api_undo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/ways": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Ways
+         * @description The ways to make each thread of a part, ranked by what the shop has, its lathe and the pieces wanted; nothing for
+         *     a job that is closed.
+         */
+        get: operations["server_jobs_api_read_ways"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1245,6 +997,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/kit/csv/{kind}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Kit As Csv
+         * @description The things of a kind as CSV.
+         */
+        get: operations["server_kit_api_kit_as_csv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/kit/kinds": {
         parameters: {
             query?: never;
@@ -1259,46 +1031,6 @@ export interface paths {
         get: operations["server_kit_api_read_kinds"];
         put?: never;
         post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/kit/typed": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Read Typed
-         * @description What typed lines name: nothing is stored.
-         */
-        post: operations["server_kit_api_read_typed"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/kit/read": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Read File
-         * @description What a kit file holds, JSON or CSV: nothing is stored.
-         */
-        post: operations["server_kit_api_read_file"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1345,20 +1077,20 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/kit/csv/{kind}": {
+    "/api/kit/read": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        /**
-         * Kit As Csv
-         * @description The things of a kind as CSV.
-         */
-        get: operations["server_kit_api_kit_as_csv"];
+        get?: never;
         put?: never;
-        post?: never;
+        /**
+         * Read File
+         * @description What a kit file holds, JSON or CSV: nothing is stored.
+         */
+        post: operations["server_kit_api_read_file"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1405,6 +1137,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/kit/typed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read Typed
+         * @description What typed lines name: nothing is stored.
+         */
+        post: operations["server_kit_api_read_typed"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kit/{ident}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Change Thing
+         * @description Say something else of a thing.
+         */
+        put: operations["server_kit_api_change_thing"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/kit/{ident}/photograph": {
         parameters: {
             query?: never;
@@ -1433,7 +1205,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/kit/{ident}": {
+    "/api/kit/{ident}/restore": {
         parameters: {
             query?: never;
             header?: never;
@@ -1441,12 +1213,12 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        put?: never;
         /**
-         * Change Thing
-         * @description Say something else of a thing.
+         * Restore Thing
+         * @description Put a retired thing back.
          */
-        put: operations["server_kit_api_change_thing"];
-        post?: never;
+        post: operations["server_kit_api_restore_thing"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1473,46 +1245,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/kit/{ident}/restore": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Restore Thing
-         * @description Put a retired thing back.
-         */
-        post: operations["server_kit_api_restore_thing"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/news": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * News
-         * @description What changes in the shop, as Server-Sent Events, from now on.
-         */
-        get: operations["server_news_api_news"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/log": {
         parameters: {
             query?: never;
@@ -1525,26 +1257,6 @@ export interface paths {
          * @description Entries that hold every word of `q`, newest first, a page at a time; the first page names the jobs too.
          */
         get: operations["server_logbook_api_log"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/log/lessons": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Lessons
-         * @description What was learned from what went wrong.
-         */
-        get: operations["server_logbook_api_lessons"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1593,66 +1305,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/log/lathes": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Made On
-         * @description The latest jobs on a lathe of the shop, by its id.
-         */
-        get: operations["server_logbook_api_made_on"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/jobs/{job_id}/batch": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Batch
-         * @description How the batch of a part of a job stands: sizes and threads from piece to piece, the bar, the card.
-         */
-        get: operations["server_logbook_api_batch"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/jobs/{job_id}/meanwhile": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Since
-         * @description What others did to a job since a screen showed it.
-         */
-        get: operations["server_logbook_api_since"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/log/jobs/{job_id}": {
         parameters: {
             query?: never;
@@ -1673,7 +1325,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/health": {
+    "/api/log/lathes": {
         parameters: {
             query?: never;
             header?: never;
@@ -1681,10 +1333,10 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Read Health
-         * @description How the store stands.
+         * Made On
+         * @description The latest jobs on a lathe of the shop, by its id.
          */
-        get: operations["server_upkeep_api_read_health"];
+        get: operations["server_logbook_api_made_on"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1693,7 +1345,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/everything.zip": {
+    "/api/log/lessons": {
         parameters: {
             query?: never;
             header?: never;
@@ -1701,10 +1353,358 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Everything
-         * @description Everything the shop has, in open formats.
+         * Lessons
+         * @description What was learned from what went wrong.
          */
-        get: operations["server_upkeep_api_everything"];
+        get: operations["server_logbook_api_lessons"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Me
+         * @description Who asks.
+         */
+        get: operations["server_devices_api_me"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/news": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * News
+         * @description What changes in the shop, as Server-Sent Events, from now on.
+         */
+        get: operations["server_news_api_news"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pairing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Pair
+         * @description Become known here, by the code that the host shows.
+         */
+        post: operations["server_devices_api_pair"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/place": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Place
+         * @description Where a page of this server is found from the network.
+         */
+        get: operations["server_devices_api_place"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sample": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Sample
+         * @description What a reading off a worn part was probably meant to be, likeliest first; a bare number is in `unit`.
+         */
+        get: operations["server_reference_api_sample"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/size": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Size Line
+         * @description Blank, drills, groove and wires of the thread that `q` designates.
+         */
+        get: operations["server_reference_api_size_line"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/threads/card": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Page
+         * @description A thread's page.
+         */
+        get: operations["server_book_api_page"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/threads/card.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Page As Csv
+         * @description The limits as CSV.
+         */
+        get: operations["server_book_api_page_as_csv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/threads/card.dxf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Page As Dxf
+         * @description The profile as DXF, true size in millimetres.
+         */
+        get: operations["server_book_api_page_as_dxf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/threads/card.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Page As Json
+         * @description The size answer with limits, as the command line prints it.
+         */
+        get: operations["server_book_api_page_as_json"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/threads/card.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Page As Svg
+         * @description The profile as SVG, in the thread's own unit.
+         */
+        get: operations["server_book_api_page_as_svg"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/threads/favourites": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Favourites
+         * @description Threads the shop keeps at hand.
+         */
+        get: operations["server_book_api_favourites"];
+        /**
+         * Keep
+         * @description Keep a thread at hand.
+         */
+        put: operations["server_book_api_keep"];
+        post?: never;
+        /**
+         * Let Go
+         * @description Let a kept thread go.
+         */
+        delete: operations["server_book_api_let_go"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/threads/hole": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Tapped Hole
+         * @description A tapped hole: the drill out of those named, or of the shop, or of every rack; its strength, how deep to go.
+         */
+        get: operations["server_book_api_tapped_hole"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/threads/mating": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Mating
+         * @description A nut of one thread on a bolt of another; a class said with either stands.
+         */
+        get: operations["server_book_api_mating"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/threads/pipe-hole": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Taper Hole
+         * @description A hole for a taper pipe thread: drill, ream, gauge; bare numbers among the drills are in `unit`.
+         */
+        get: operations["server_book_api_taper_hole"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/threads/rows": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Rows
+         * @description The threads of one series, in its table's order; none for a series that the book lacks.
+         */
+        get: operations["server_book_api_rows"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/threads/series": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Series
+         * @description The series of the book.
+         */
+        get: operations["server_book_api_series"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1718,6 +1718,103 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         /**
+         * AcceptIn
+         * @description The step will do as it is.
+         */
+        AcceptIn: {
+            /**
+             * Disposition
+             * @default
+             */
+            disposition?: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "accept";
+            /** Last */
+            last: number;
+            /**
+             * Reason
+             * @default
+             */
+            reason?: string;
+            /** Revision */
+            revision: number;
+            /** Step */
+            step: string;
+            /**
+             * Why
+             * @default
+             */
+            why?: string;
+        };
+        /**
+         * AdviceShown
+         * @description What to do with the die; `middle` is the way of its middle screw, the outer ones go the other. `again` is what
+         *     one says who cut the thread further, by so much `more` on the dial.
+         */
+        AdviceShown: {
+            /** Again */
+            again: string;
+            chance: components["schemas"]["FigureShown"] | null;
+            eighths: components["schemas"]["FigureShown"] | null;
+            /**
+             * Middle
+             * @enum {string}
+             */
+            middle: "in" | "out" | "";
+            more: components["schemas"]["FigureShown"] | null;
+            /**
+             * Move
+             * @enum {string}
+             */
+            move: "close" | "open" | "leave";
+            /** Order */
+            order: string;
+            piece: components["schemas"]["FigureShown"] | null;
+            /** Recut */
+            recut: boolean;
+        };
+        /**
+         * AgainIn
+         * @description A finished step is taken up once more, `again` its key; or the step in hand is done again, by its `disposition`,
+         *     with a `reason` and `why`.
+         */
+        AgainIn: {
+            /**
+             * Again
+             * @default
+             */
+            again?: string;
+            /**
+             * Disposition
+             * @default
+             */
+            disposition?: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "again";
+            /** Last */
+            last: number;
+            /**
+             * Reason
+             * @default
+             */
+            reason?: string;
+            /** Revision */
+            revision: number;
+            /** Step */
+            step: string;
+            /**
+             * Why
+             * @default
+             */
+            why?: string;
+        };
+        /**
          * Alive
          * @description A constant.
          */
@@ -1730,11 +1827,89 @@ export interface components {
          * @description What another school says.
          */
         AnswerShown: {
+            /** Remark */
+            remark: string;
             /** School */
             school: string;
             shown: components["schemas"]["Shown"];
-            /** Remark */
-            remark: string;
+        };
+        /**
+         * Ask
+         * @description One fact that is asked for: its field, what it is called, and what an empty field stands for, "" where it must
+         *     be filled. The examples are one for inches, one for millimetres.
+         */
+        Ask: {
+            /**
+             * Empty
+             * @default
+             */
+            empty?: string;
+            /**
+             * Field
+             * @enum {string}
+             */
+            field: "title" | "thread" | "quantity" | "stock" | "threaded" | "shank" | "shank_length" | "flats" | "hole" | "overall" | "present";
+            /** Inch */
+            inch: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "words" | "thread" | "count" | "across" | "along";
+            /** Label */
+            label: string;
+            /** Mm */
+            mm: string;
+        };
+        /**
+         * AskedShown
+         * @description What a holder asks for, with an example in inches and one in millimetres; whether it may be left empty, and
+         *     whether it is a size.
+         */
+        AskedShown: {
+            /** Field */
+            field: string;
+            /** Inch */
+            inch: string;
+            /** Label */
+            label: string;
+            /** Mm */
+            mm: string;
+            /** Optional */
+            optional: boolean;
+            /** Size */
+            size: boolean;
+        };
+        /**
+         * AtSpeedShown
+         * @description What a speed in rev/min comes to: seconds for all turns, travel in a minute, seconds until the spindle stands.
+         */
+        AtSpeedShown: {
+            seconds: components["schemas"]["FigureShown"];
+            /** Speed */
+            speed: number;
+            stands: components["schemas"]["FigureShown"];
+            travel: components["schemas"]["FigureShown"];
+            /** Wait */
+            wait: number;
+        };
+        /**
+         * AxisShown
+         * @description An axis of a readout: where it is, how far it is to go, signed, None where the step has no end there; what is
+         *     warned of, and in `words`.
+         */
+        AxisShown: {
+            at: components["schemas"]["Shown"];
+            /** Axis */
+            axis: string;
+            to_go: components["schemas"]["Shown"] | null;
+            /**
+             * Warned
+             * @enum {string}
+             */
+            warned: "" | "near" | "past";
+            /** Words */
+            words: string;
         };
         /**
          * BasicNumbers
@@ -1743,303 +1918,426 @@ export interface components {
         BasicNumbers: {
             /** Major */
             major: number;
-            /** Pitch Diameter */
-            pitch_diameter: number;
             /** Minor */
             minor: number;
+            /** Pitch Diameter */
+            pitch_diameter: number;
+        };
+        /**
+         * BatchShown
+         * @description A batch: pieces, sizes, threads; bar used and still wanted; the card of the first good piece.
+         */
+        BatchShown: {
+            /** Bar */
+            bar: components["schemas"]["FigureShown"][];
+            /** Card */
+            card: components["schemas"]["CardLine"][];
+            /** First */
+            first: number | null;
+            /** Good */
+            good: number;
+            /** Part */
+            part: string;
+            /** Quantity */
+            quantity: number;
+            /** Scrapped */
+            scrapped: number;
+            /** Sizes */
+            sizes: components["schemas"]["SizeSeries"][];
+            /** Threads */
+            threads: components["schemas"]["ThreadsShown"][];
+        };
+        /**
+         * Beat
+         * @description What is done when so many turns were made; `off` where the spindle is switched off with it, and slows.
+         */
+        Beat: {
+            /**
+             * Off
+             * @default false
+             */
+            off?: boolean;
+            /**
+             * Sign
+             * @enum {string}
+             */
+            sign: "back" | "off" | "end";
+            /** Turn */
+            turn: number;
+            /** Words */
+            words: string;
+        };
+        /**
+         * BeginningShown
+         * @description A shape to start from: its picture, and what it asks for; nothing where it leads elsewhere.
+         */
+        BeginningShown: {
+            /** Asks */
+            asks: components["schemas"]["Ask"][];
+            /** Code */
+            code: ("stud" | "rod" | "screw" | "plug" | "all-thread" | "nut" | "body" | "bush" | "bolt" | "sample") | ("repair" | "thread");
+            /** Finish */
+            finish: string;
+            /** Name */
+            name: string;
+            picture: components["schemas"]["SheetShown"];
+            /** Reads */
+            reads: boolean;
+            /** Remark */
+            remark: string;
+            /** Shoulder */
+            shoulder: boolean;
         };
         /**
          * BlankNumbers
          * @description One school's blank in the thread's own unit.
          */
         BlankNumbers: {
+            /** Crest Percent */
+            crest_percent: number;
+            /** Diameter */
+            diameter: number;
             /**
              * School
              * @enum {string}
              */
             school: "nominal" | "pitch-fraction" | "mid-limits" | "mate-takes";
-            /** Diameter */
-            diameter: number;
-            /** Crest Percent */
-            crest_percent: number;
-            /** Within Class */
-            within_class: boolean;
-            /** Verdict */
-            verdict: string;
             /**
              * Source
              * @enum {string}
              */
             source: "standard" | "handbook" | "practice" | "memory";
+            /** Verdict */
+            verdict: string;
+            /** Within Class */
+            within_class: boolean;
         };
         /**
-         * ChamferNumbers
-         * @description A lead chamfer.
+         * BlankShown
+         * @description One school's blank.
          */
-        ChamferNumbers: {
-            /** Diameter */
-            diameter: number;
-        };
-        /**
-         * DrillNumbers
-         * @description A tapping drill with the per cent thread it leaves.
-         */
-        DrillNumbers: {
+        BlankShown: {
+            figure: components["schemas"]["FigureShown"];
             /** Name */
             name: string;
-            /** Diameter */
-            diameter: number;
-            /** Percent */
-            percent: number;
-            /** Convention */
-            convention: string;
-        };
-        /**
-         * ExternalNumbers
-         * @description Limits of the external thread: least and greatest of each diameter.
-         */
-        ExternalNumbers: {
-            /** Class Name */
-            class_name: string;
-            /** Major */
-            major: number[];
-            /** Pitch Diameter */
-            pitch_diameter: number[];
-            /** Minor Max */
-            minor_max: number;
-            /** Notes */
-            notes: string[];
-        };
-        /**
-         * FigureShown
-         * @description A figure with its working; `value` is in `unit`.
-         */
-        FigureShown: {
-            /** Name */
-            name: string;
-            /** Value */
-            value: number;
-            /** Unit */
-            unit: ("in" | "mm") | ("in²" | "mm²" | "in²/in" | "mm²/mm") | ("N" | "kN" | "N m" | "N/mm²") | ("rev/min" | "m/min" | "min" | "h" | "s") | ("turn" | "stroke" | "eighth of a turn" | "graduation" | "cut" | "piece" | "flat" | "bolt" | "hole") | ("°" | "%" | "×" | "K" | "");
-            shown: components["schemas"]["Shown"];
-            /** Formula */
-            formula: string;
-            /** Inputs */
-            inputs: components["schemas"]["GivenShown"][];
             /**
-             * Kind
+             * School
              * @enum {string}
              */
-            kind: "computed" | "table" | "typed";
-            source: components["schemas"]["Source"];
-            /** Others */
-            others: components["schemas"]["AnswerShown"][];
-            /** Note */
-            note: string;
+            school: "nominal" | "pitch-fraction" | "mid-limits" | "mate-takes";
+            /** Verdict */
+            verdict: string;
+            /** Within Class */
+            within_class: boolean;
         };
         /**
-         * GivenShown
-         * @description One input of a figure, its value with the unit in inches and in millimetres.
+         * BoreIn
+         * @description a hole along the axis, or across it
          */
-        GivenShown: {
-            /** Name */
-            name: string;
+        BoreIn: {
+            /**
+             * Across
+             * @default
+             */
+            across?: string;
+            /**
+             * Around
+             * @default
+             */
+            around?: string;
+            /**
+             * At
+             * @default
+             */
+            at?: string;
+            /**
+             * By
+             * @default boring-tool
+             * @enum {string}
+             */
+            by?: "boring-tool" | "reamer";
+            /**
+             * Count
+             * @default
+             */
+            count?: string;
+            /**
+             * Cut
+             * @default tap
+             * @enum {string}
+             */
+            cut?: "tap" | "form-tap" | "adjustable-tap" | "tap-as-chaser" | "boring-tool";
+            /**
+             * Depth
+             * @default
+             */
+            depth?: string;
+            /**
+             * End
+             * @default right
+             * @enum {string}
+             */
+            end?: "right" | "left" | "across";
+            /**
+             * Fit
+             * @default
+             * @enum {string}
+             */
+            fit?: "" | "running" | "close-running" | "piston" | "slide" | "push" | "glued" | "press" | "drive";
+            /**
+             * Graduation
+             * @default
+             */
+            graduation?: string;
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Key
+             * @default
+             */
+            key?: string;
+            /**
+             * Mate
+             * @default
+             */
+            mate?: string;
+            /**
+             * Tap
+             * @default
+             */
+            tap?: string;
+            /**
+             * Taper
+             * @default
+             */
+            taper?: string;
+            /**
+             * Thread
+             * @default
+             */
+            thread?: string;
+            /**
+             * Undercut
+             * @default
+             */
+            undercut?: string;
+        };
+        /**
+         * BothUnits
+         * @description A text with its lengths in inches, and with them in millimetres; alike where it has none.
+         */
+        BothUnits: {
             /** Inch */
             inch: string;
             /** Mm */
             mm: string;
         };
         /**
-         * GrooveNumbers
-         * @description A relief groove.
+         * CandidateShown
+         * @description A thread it may be.
          */
-        GrooveNumbers: {
-            /** Diameter */
-            diameter: number;
-            /** Width */
-            width: number;
-        };
-        /**
-         * InternalNumbers
-         * @description Limits of the internal thread: least and greatest of each diameter.
-         */
-        InternalNumbers: {
-            /** Class Name */
-            class_name: string;
-            /** Minor */
-            minor: number[];
-            /** Pitch Diameter */
-            pitch_diameter: number[];
-            /** Major Min */
-            major_min: number;
-            /** Notes */
-            notes: string[];
-        };
-        /**
-         * SchoolFigure
-         * @description One school's blank as a figure.
-         */
-        SchoolFigure: {
-            /** School */
-            school: string;
-            figure: components["schemas"]["FigureShown"];
-            /** Within Class */
-            within_class: boolean;
-        };
-        /**
-         * Shown
-         * @description A value told in inches and in millimetres; alike where it is no length.
-         */
-        Shown: {
-            inch: components["schemas"]["Told"];
-            mm: components["schemas"]["Told"];
-        };
-        /**
-         * SizeFigures
-         * @description The figures of a thread sized, with their working.
-         */
-        SizeFigures: {
-            /** Basic */
-            basic: components["schemas"]["FigureShown"][];
-            /** Blank */
-            blank: components["schemas"]["SchoolFigure"][];
-            /** Groove */
-            groove: components["schemas"]["FigureShown"][];
-            chamfer: components["schemas"]["FigureShown"] | null;
-            wire: components["schemas"]["FigureShown"];
-        };
-        /**
-         * SizeShown
-         * @description A thread sized at a glance; `length` is a screw's, typed behind it, or "".
-         */
-        SizeShown: {
+        CandidateShown: {
+            /** Also */
+            also: string[];
+            /** Angle Deg */
+            angle_deg: number;
             /** Designation */
             designation: string;
             /** Family */
             family: string;
+            major: components["schemas"]["Shown"];
+            /** Notes */
+            notes: string[];
+            pitch: components["schemas"]["Shown"];
+            /** Probability */
+            probability: number;
+            /** Reasons */
+            reasons: components["schemas"]["ReasonShown"][];
             /** Series */
             series: string;
-            /** Angle Deg */
-            angle_deg: number;
-            /**
-             * Unit
-             * @enum {string}
-             */
-            unit: "in" | "mm";
             /** Tpi */
             tpi: number | null;
-            /** Pitch */
-            pitch: number;
+        };
+        /**
+         * CapabilityShown
+         * @description A thread that the shop can cut, under its series; `words` say what is there and what is not.
+         */
+        CapabilityShown: {
+            /** Die */
+            die: boolean;
+            /** Series */
+            series: string;
+            /** Tap */
+            tap: boolean;
+            /** Thread */
+            thread: string;
+            /** Words */
+            words: string;
+        };
+        /**
+         * CardLine
+         * @description What was read, set or said at a step of the first piece that was good.
+         */
+        CardLine: {
+            /** Title */
+            title: string;
+            /** Told */
+            told: string;
+        };
+        /**
+         * CardQuery
+         * @description A thread, its classes, and what the person has: all as typed, empty for the usual.
+         */
+        CardQuery: {
+            /**
+             * Class
+             * @default
+             */
+            class?: string;
+            /**
+             * Drill
+             * @default
+             */
+            drill?: string;
+            /**
+             * Engagement
+             * @default
+             */
+            engagement?: string;
+            /**
+             * Internal Class
+             * @default
+             */
+            internal_class?: string;
+            /**
+             * Plating
+             * @default
+             */
+            plating?: string;
+            /** Q */
+            q: string;
+            /**
+             * Wire
+             * @default
+             */
+            wire?: string;
+        };
+        /**
+         * CardShown
+         * @description A thread's page in the book.
+         */
+        CardShown: {
+            /** Angle Deg */
+            angle_deg: number;
             basic: components["schemas"]["BasicNumbers"];
-            /** Special */
-            special: boolean;
+            /** Blank */
+            blank: components["schemas"]["BlankNumbers"][];
+            chamfer: components["schemas"]["ChamferNumbers"] | null;
+            /** Designation */
+            designation: string;
+            drawing: components["schemas"]["SheetShown"];
+            /** Drill */
+            drill: components["schemas"]["FigureShown"][];
+            external: components["schemas"]["ExternalNumbers"] | null;
+            /** External Classes */
+            external_classes: string[];
+            /** Family */
+            family: string;
+            figures: components["schemas"]["SizeFigures"];
+            /** Gauges */
+            gauges: components["schemas"]["FigureShown"][];
+            groove: components["schemas"]["GrooveNumbers"] | null;
             /**
              * Hand
              * @enum {string}
              */
             hand: "right" | "left";
-            /** Starts */
-            starts: number;
+            internal: components["schemas"]["InternalNumbers"] | null;
+            /** Internal Classes */
+            internal_classes: string[];
             /** Lead */
             lead: number;
-            /** Taper */
-            taper: number;
-            /** Notes */
-            notes: string[];
-            source: components["schemas"]["Source"];
-            /** Blank */
-            blank: components["schemas"]["BlankNumbers"][];
-            /** Tapping Drills */
-            tapping_drills: components["schemas"]["DrillNumbers"][];
-            groove: components["schemas"]["GrooveNumbers"] | null;
-            chamfer: components["schemas"]["ChamferNumbers"] | null;
-            wires: components["schemas"]["WireNumbers"];
-            /** Stress Area */
-            stress_area: number | null;
-            external: components["schemas"]["ExternalNumbers"] | null;
-            internal: components["schemas"]["InternalNumbers"] | null;
-            taper_lengths: components["schemas"]["TaperNumbers"] | null;
             /** Length */
             length: string;
-            figures: components["schemas"]["SizeFigures"];
-        };
-        /**
-         * Source
-         * @description Where a figure comes from: a published standard or handbook by name, practice, or memory.
-         */
-        Source: {
+            /** Lengths */
+            lengths: components["schemas"]["FigureShown"][];
+            /** Letters */
+            letters: components["schemas"]["Letter"][];
+            /** Limits */
+            limits: components["schemas"]["LimitRow"][];
+            micrometer: components["schemas"]["FigureShown"] | null;
+            /** Notes */
+            notes: string[];
+            /** Pitch */
+            pitch: number;
+            /** Plating */
+            plating: components["schemas"]["FigureShown"][];
+            /** Series */
+            series: string;
+            source: components["schemas"]["Source"];
+            /** Special */
+            special: boolean;
+            /** Starts */
+            starts: number;
+            stress: components["schemas"]["FigureShown"] | null;
+            /** Stress Area */
+            stress_area: number | null;
+            /** Taper */
+            taper: number;
+            taper_lengths: components["schemas"]["TaperNumbers"] | null;
+            /** Tapping Drills */
+            tapping_drills: components["schemas"]["DrillNumbers"][];
+            three_wires: components["schemas"]["WiresShown"] | null;
+            /** Tpi */
+            tpi: number | null;
             /**
-             * Kind
+             * Unit
              * @enum {string}
              */
-            kind: "standard" | "handbook" | "practice" | "memory";
+            unit: "in" | "mm";
+            wires: components["schemas"]["WireNumbers"];
+        };
+        /**
+         * Cause
+         * @description Something that makes a nut bind: what to look at, and what cures it. Source: practice.
+         */
+        Cause: {
             /**
-             * Title
+             * Code
+             * @enum {string}
+             */
+            code: "swarf" | "last-turns" | "blank" | "burr" | "other-nut" | "other-thread";
+            /** Cure */
+            cure: string;
+            /** Look */
+            look: string;
+            /** Name */
+            name: string;
+        };
+        /**
+         * CauseIn
+         * @description What a nut was found to bind for.
+         */
+        CauseIn: {
+            /**
+             * Cause
              * @default
              */
-            title?: string;
-        };
-        /**
-         * TaperNumbers
-         * @description Lengths of a taper pipe thread.
-         */
-        TaperNumbers: {
-            /** Gauge Length */
-            gauge_length: number;
-            /** Gauge Tolerance */
-            gauge_tolerance: number | null;
-            /** Useful Length */
-            useful_length: number;
-        };
-        /**
-         * Told
-         * @description A value as text, with its unit.
-         */
-        Told: {
-            /** Text */
-            text: string;
-            /** Unit */
-            unit: string;
-        };
-        /**
-         * WireNumbers
-         * @description Best wires, and the measurement over them at the limits of the external pitch diameter.
-         */
-        WireNumbers: {
-            /** Best */
-            best: number;
-            /** Over Wires */
-            over_wires: number[] | null;
-        };
-        /**
-         * FieldError
-         * @description What is wrong with one field, and what may be typed instead.
-         */
-        FieldError: {
-            /** Code */
-            code: string;
-            /** Field */
-            field: string;
-            /** Message */
-            message: string;
-            /** Choices */
-            choices: string[];
-        };
-        /**
-         * Problem
-         * @description Problem details (RFC 9457) with the errors of the fields.
-         */
-        Problem: {
-            /** Title */
-            title: string;
-            /** Status */
-            status: number;
-            /** Code */
-            code: string;
-            /** Detail */
-            detail: string;
-            /** Errors */
-            errors: components["schemas"]["FieldError"][];
+            cause?: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "cause";
+            /** Last */
+            last: number;
+            /** Revision */
+            revision: number;
+            /** Step */
+            step: string;
         };
         /**
          * Caution
@@ -2054,109 +2352,46 @@ export interface components {
             why: string;
         };
         /**
-         * GearsShown
-         * @description Trains for a pitch, the best first; what to mind while they are put up.
+         * ChamferNumbers
+         * @description A lead chamfer.
          */
-        GearsShown: {
-            /** Pitch */
-            pitch: string;
-            /** Leadscrew */
-            leadscrew: string;
-            /** Ratio */
-            ratio: string;
-            /** Trains */
-            trains: components["schemas"]["TrainShown"][];
-            /** Cautions */
-            cautions: components["schemas"]["Caution"][];
+        ChamferNumbers: {
+            /** Diameter */
+            diameter: number;
         };
         /**
-         * LabelShown
-         * @description A text on the sheet; `field` is what typing over it changes.
+         * ChangeIn
+         * @description A changed document, and the revision it was made from.
          */
-        LabelShown: {
-            /** X */
-            x: number;
-            /** Y */
-            y: number;
-            /** Inch */
-            inch: string;
-            /** Mm */
-            mm: string;
+        ChangeIn: {
+            document: components["schemas"]["JobDocument"];
+            /** Revision */
+            revision: number;
+        };
+        /**
+         * ChangeShown
+         * @description What changed; `job` is its number, 0 where it is no job; `key` is that of the act: whoever did it knows it.
+         */
+        ChangeShown: {
+            /** Job */
+            job: number;
+            /** Key */
+            key: string;
             /**
-             * Anchor
+             * Topic
              * @enum {string}
              */
-            anchor: "start" | "middle" | "end";
-            /** Field */
-            field: string;
-            /** Step */
-            step: string;
+            topic: "job" | "kit" | "devices";
         };
         /**
-         * PathShown
-         * @description Path data with its role; `step` when it shows one, `steps` where it is there at some alone.
+         * Chart
+         * @description Minutes over the number of `pieces` for the ways that serve: lines cross where another is quicker.
          */
-        PathShown: {
-            /**
-             * Role
-             * @enum {string}
-             */
-            role: "edge" | "thread" | "centre" | "hatch" | "chuck" | "jaw" | "ghost" | "dimension" | "arrow" | "removal" | "tool" | "part" | "nut" | "zone" | "nut-zone" | "clash" | "leader" | "hidden" | "aim" | "bore";
-            /** D */
-            d: string;
-            /** Step */
-            step: string;
-            /** Steps */
-            steps: string[];
-        };
-        /**
-         * SheetShown
-         * @description A drawing of `width` by `height` units.
-         */
-        SheetShown: {
-            /** Width */
-            width: number;
-            /** Height */
-            height: number;
-            /** Title */
-            title: string;
-            /** Paths */
-            paths: components["schemas"]["PathShown"][];
-            /** Labels */
-            labels: components["schemas"]["LabelShown"][];
-        };
-        /**
-         * TrainShown
-         * @description A train: its drivers and the wheels they drive, in words, what it is off, whether it meshes; when the half nuts
-         *     may be closed with it, and at which lines of the dial where it matters which.
-         */
-        TrainShown: {
-            /** Drivers */
-            drivers: number[];
-            /** Driven */
-            driven: number[];
-            /** Words */
-            words: string;
-            /** Exact */
-            exact: boolean;
-            /** Meshes */
-            meshes: boolean;
-            /** Errors */
-            errors: components["schemas"]["FigureShown"][];
-            /** Nuts */
-            nuts: string;
+        Chart: {
             /** Lines */
-            lines: number[];
-            drawing: components["schemas"]["SheetShown"];
-        };
-        /**
-         * NominalShown
-         * @description A size a reading may have meant: as one would type it, and how far the reading lies under it.
-         */
-        NominalShown: {
-            /** Typed */
-            typed: string;
-            under: components["schemas"]["Shown"];
+            lines: components["schemas"]["Line"][];
+            /** Pieces */
+            pieces: number[];
         };
         /**
          * ChoiceShown
@@ -2176,172 +2411,122 @@ export interface components {
          *     `empty` what is reckoned with where nothing is typed, by the path of the field.
          */
         Choices: {
-            /** Materials */
-            materials: components["schemas"]["ChoiceShown"][];
-            /** Schools */
-            schools: components["schemas"]["ChoiceShown"][];
-            /** Shapes */
-            shapes: components["schemas"]["ChoiceShown"][];
-            /** Patterns */
-            patterns: components["schemas"]["ChoiceShown"][];
-            /** Edges Broken */
-            edges_broken: components["schemas"]["ChoiceShown"][];
-            /** Thread Runs */
-            thread_runs: components["schemas"]["ChoiceShown"][];
-            /** Millings */
-            millings: components["schemas"]["ChoiceShown"][];
-            /** Finishers */
-            finishers: components["schemas"]["ChoiceShown"][];
-            /** Stocks */
-            stocks: components["schemas"]["ChoiceShown"][];
-            /** Finishes */
-            finishes: components["schemas"]["ChoiceShown"][];
-            /** Holders */
-            holders: components["schemas"]["ChoiceShown"][];
-            /** Outside Cutters */
-            outside_cutters: components["schemas"]["ChoiceShown"][];
-            /** Infeeds */
-            infeeds: components["schemas"]["ChoiceShown"][];
-            /** Points */
-            points: components["schemas"]["ChoiceShown"][];
-            /** Orders */
-            orders: components["schemas"]["ChoiceShown"][];
             /** Batches */
             batches: components["schemas"]["ChoiceShown"][];
-            /** Supports */
-            supports: components["schemas"]["ChoiceShown"][];
-            /** Dials */
-            dials: components["schemas"]["ChoiceShown"][];
-            /** Readouts */
-            readouts: components["schemas"]["ChoiceShown"][];
-            /** Lathes */
-            lathes: components["schemas"]["ChoiceShown"][];
-            /** Edges */
-            edges: components["schemas"]["ChoiceShown"][];
-            /** Mounts */
-            mounts: components["schemas"]["ChoiceShown"][];
-            /** Tool Zeros */
-            tool_zeros: components["schemas"]["ChoiceShown"][];
-            /** Mouths */
-            mouths: components["schemas"]["ChoiceShown"][];
-            /** Tappings */
-            tappings: components["schemas"]["ChoiceShown"][];
             /** Cutters */
             cutters: components["schemas"]["ChoiceShown"][];
-            /** Fits */
-            fits: components["schemas"]["ChoiceShown"][];
-            /** Hazards */
-            hazards: components["schemas"]["ChoiceShown"][];
-            /** Gauges */
-            gauges: components["schemas"]["GaugeShown"][];
-            /** Entries */
-            entries: components["schemas"]["ChoiceShown"][];
-            /** Faults */
-            faults: components["schemas"]["ChoiceShown"][];
+            /** Dials */
+            dials: components["schemas"]["ChoiceShown"][];
             /** Dispositions */
             dispositions: components["schemas"]["DispositionShown"][];
-            /** Mistakes */
-            mistakes: components["schemas"]["ChoiceShown"][];
-            /** States */
-            states: components["schemas"]["ChoiceShown"][];
-            /** Evidence */
-            evidence: {
-                [key: string]: components["schemas"]["ChoiceShown"][];
-            };
-            /** Usual */
-            usual: {
-                [key: string]: string;
-            };
+            /** Edges */
+            edges: components["schemas"]["ChoiceShown"][];
+            /** Edges Broken */
+            edges_broken: components["schemas"]["ChoiceShown"][];
             /** Empty */
             empty: {
                 [key: string]: string;
             };
+            /** Entries */
+            entries: components["schemas"]["ChoiceShown"][];
+            /** Evidence */
+            evidence: {
+                [key: string]: components["schemas"]["ChoiceShown"][];
+            };
+            /** Faults */
+            faults: components["schemas"]["ChoiceShown"][];
+            /** Finishers */
+            finishers: components["schemas"]["ChoiceShown"][];
+            /** Finishes */
+            finishes: components["schemas"]["ChoiceShown"][];
+            /** Fits */
+            fits: components["schemas"]["ChoiceShown"][];
+            /** Gauges */
+            gauges: components["schemas"]["GaugeShown"][];
+            /** Hazards */
+            hazards: components["schemas"]["ChoiceShown"][];
+            /** Holders */
+            holders: components["schemas"]["ChoiceShown"][];
+            /** Infeeds */
+            infeeds: components["schemas"]["ChoiceShown"][];
+            /** Lathes */
+            lathes: components["schemas"]["ChoiceShown"][];
+            /** Materials */
+            materials: components["schemas"]["ChoiceShown"][];
+            /** Millings */
+            millings: components["schemas"]["ChoiceShown"][];
+            /** Mistakes */
+            mistakes: components["schemas"]["ChoiceShown"][];
+            /** Mounts */
+            mounts: components["schemas"]["ChoiceShown"][];
+            /** Mouths */
+            mouths: components["schemas"]["ChoiceShown"][];
+            /** Orders */
+            orders: components["schemas"]["ChoiceShown"][];
+            /** Outside Cutters */
+            outside_cutters: components["schemas"]["ChoiceShown"][];
+            /** Patterns */
+            patterns: components["schemas"]["ChoiceShown"][];
+            /** Points */
+            points: components["schemas"]["ChoiceShown"][];
+            /** Readouts */
+            readouts: components["schemas"]["ChoiceShown"][];
+            /** Schools */
+            schools: components["schemas"]["ChoiceShown"][];
+            /** Shapes */
+            shapes: components["schemas"]["ChoiceShown"][];
+            /** States */
+            states: components["schemas"]["ChoiceShown"][];
+            /** Stocks */
+            stocks: components["schemas"]["ChoiceShown"][];
+            /** Supports */
+            supports: components["schemas"]["ChoiceShown"][];
+            /** Tappings */
+            tappings: components["schemas"]["ChoiceShown"][];
+            /** Thread Runs */
+            thread_runs: components["schemas"]["ChoiceShown"][];
+            /** Tool Zeros */
+            tool_zeros: components["schemas"]["ChoiceShown"][];
+            /** Usual */
+            usual: {
+                [key: string]: string;
+            };
         };
         /**
-         * DispositionShown
-         * @description What may become of a step or a piece, and the kind of entry that it makes.
+         * ChoosingShown
+         * @description The ways of one thread, the best first; `taken` is the code of the one the job takes.
          */
-        DispositionShown: {
-            /** Code */
-            code: string;
-            /** Name */
-            name: string;
-            /** Remark */
-            remark: string;
-            /**
-             * Outcome
-             * @enum {string}
-             */
-            outcome: "accept" | "again" | "scrap";
-        };
-        /**
-         * GaugeShown
-         * @description Something a thread is tried with: its name for a bolt and for a hole, what to know of it, and its verdicts.
-         */
-        GaugeShown: {
-            /**
-             * Code
-             * @enum {string}
-             */
-            code: "" | "known" | "small" | "worn" | "limits" | "thread-micrometer";
-            /** Bolt */
-            bolt: string;
-            /** Hole */
-            hole: string;
-            /** Remark */
-            remark: string;
-            /** Verdicts */
-            verdicts: components["schemas"]["VerdictShown"][];
-        };
-        /**
-         * VerdictShown
-         * @description What a thread said when it was gauged, and how much metal there is on it.
-         */
-        VerdictShown: {
-            /** Code */
-            code: ("will-not-start" | "binds" | "snug" | "slight-shake" | "loose") | ("go-stops" | "go-passes" | "no-go-passes") | ("size-in" | "size-large" | "size-small" | "size-near");
+        ChoosingShown: {
+            /** Agrees */
+            agrees: boolean;
+            /** Changes */
+            changes: string[];
+            chart: components["schemas"]["Chart"];
+            /** Cheapest */
+            cheapest: string;
+            /** Id */
+            id: string;
+            /** Inside */
+            inside: boolean;
+            /** Taken */
+            taken: string;
+            /** Thread */
+            thread: string;
+            /** Ways */
+            ways: components["schemas"]["WayShown"][];
             /** Words */
             words: string;
-            /** Passes */
-            passes: boolean;
-            /**
-             * Metal
-             * @enum {string}
-             */
-            metal: "over" | "right" | "under" | "unclear";
-        };
-        /**
-         * MeShown
-         * @description Who asks: `role` is "" for a device that is not known here; `network` whether others than the host are served.
-         */
-        MeShown: {
-            /**
-             * Role
-             * @enum {string}
-             */
-            role: "host" | "fitter" | "onlooker" | "";
-            /** Name */
-            name: string;
-            /** Network */
-            network: boolean;
-        };
-        /**
-         * PairIn
-         * @description The code as typed, and what the device is called.
-         */
-        PairIn: {
-            /** Code */
-            code: string;
-            /** Name */
-            name: string;
         };
         /**
          * CodeShown
          * @description A code that pairs one device, what that becomes, how long it serves (seconds), and where to go with it.
          */
         CodeShown: {
+            /** Address */
+            address: string;
             /** Digits */
             digits: string;
+            picture: components["schemas"]["Picture"];
             /**
              * Role
              * @enum {string}
@@ -2349,63 +2534,37 @@ export interface components {
             role: "fitter" | "onlooker";
             /** Seconds */
             seconds: number;
-            /** Address */
-            address: string;
-            picture: components["schemas"]["Picture"];
         };
         /**
-         * DeviceShown
-         * @description A device that is known here, when it was paired and when it was here last.
+         * CountShown
+         * @description How often something went wrong, by what it was, or what it was done with.
          */
-        DeviceShown: {
-            /** Ident */
-            ident: string;
+        CountShown: {
+            /** Count */
+            count: number;
             /** Name */
             name: string;
+        };
+        /**
+         * CutShown
+         * @description The next cut, and its state in `words` where nothing is to be cut; `ratio` what comes off per dialled, where that
+         *     is learned.
+         */
+        CutShown: {
+            dial: components["schemas"]["FigureShown"] | null;
+            expect: components["schemas"]["FigureShown"] | null;
+            give_or_take: components["schemas"]["FigureShown"] | null;
+            left: components["schemas"]["FigureShown"];
+            ratio: components["schemas"]["FigureShown"] | null;
             /**
-             * Role
+             * State
              * @enum {string}
              */
-            role: "fitter" | "onlooker";
-            /** Paired At */
-            paired_at: string;
-            /** Seen At */
-            seen_at: string;
-        };
-        /**
-         * DevicesShown
-         * @description Where the network finds this server, "" where only the host is served; the code that serves now; who is known.
-         */
-        DevicesShown: {
-            /** Address */
-            address: string;
-            /** Secure */
-            secure: boolean;
-            code: components["schemas"]["CodeShown"] | null;
-            /** Devices */
-            devices: components["schemas"]["DeviceShown"][];
-        };
-        /**
-         * Picture
-         * @description A square of so many modules a `side`, and its dark ones as an SVG path over them.
-         */
-        Picture: {
-            /** Side */
-            side: number;
-            /** Path */
-            path: string;
-        };
-        /**
-         * RoleIn
-         * @description What the next device becomes.
-         */
-        RoleIn: {
-            /**
-             * Role
-             * @default fitter
-             * @enum {string}
-             */
-            role?: "fitter" | "onlooker";
+            state: "first" | "rough" | "finish" | "on-size" | "past";
+            /** Then */
+            then: string;
+            /** Words */
+            words: string;
         };
         /**
          * DeviceIn
@@ -2421,49 +2580,892 @@ export interface components {
             role: "fitter" | "onlooker";
         };
         /**
-         * PlaceShown
-         * @description Where a page is found from the network, and the same as a picture that a tablet reads; "" and None without.
+         * DeviceShown
+         * @description A device that is known here, when it was paired and when it was here last.
          */
-        PlaceShown: {
-            /** Address */
-            address: string;
-            picture: components["schemas"]["Picture"] | null;
+        DeviceShown: {
+            /** Ident */
+            ident: string;
+            /** Name */
+            name: string;
+            /** Paired At */
+            paired_at: string;
+            /**
+             * Role
+             * @enum {string}
+             */
+            role: "fitter" | "onlooker";
+            /** Seen At */
+            seen_at: string;
         };
         /**
-         * BothUnits
-         * @description A text with its lengths in inches, and with them in millimetres; alike where it has none.
+         * DevicesShown
+         * @description Where the network finds this server, "" where only the host is served; the code that serves now; who is known.
          */
-        BothUnits: {
+        DevicesShown: {
+            /** Address */
+            address: string;
+            code: components["schemas"]["CodeShown"] | null;
+            /** Devices */
+            devices: components["schemas"]["DeviceShown"][];
+            /** Secure */
+            secure: boolean;
+        };
+        /**
+         * DieDid
+         * @description The last gauging of a thread of one piece: what the nut said, the blank it was cut on, how the die stood.
+         */
+        DieDid: {
+            /** At */
+            at: string;
+            blank: components["schemas"]["Shown"] | null;
+            /** Job */
+            job: string;
+            /** Job Id */
+            job_id: number;
+            /** Metal */
+            metal: string;
+            /** Passes */
+            passes: boolean;
+            /** Piece */
+            piece: number;
+            /** Said */
+            said: string;
+            /** Setting */
+            setting: string;
+            /** Thread */
+            thread: string;
+        };
+        /**
+         * DieLine
+         * @description A die: its thread, half the width of its class (mm, and as it is told), its threads, the line in the metal it cut
+         *     last; what the `marks` are that it is set by.
+         */
+        DieLine: {
+            half: components["schemas"]["Shown"];
+            /** Half Mm */
+            half_mm: number;
+            /** Line */
+            line: components["schemas"]["LineAt"][];
+            /** Marks */
+            marks: string;
+            /** Metal */
+            metal: string;
+            /** Points */
+            points: components["schemas"]["DiePoint"][];
+            /** Thread */
+            thread: string;
+        };
+        /**
+         * DiePoint
+         * @description A thread of a die: how it stood in eighths of a turn, where its pitch diameter is believed to be over the middle
+         *     of its class (mm), what the nut said of it, and in which metal.
+         */
+        DiePoint: {
+            /** Eighths */
+            eighths: number;
+            /** Metal */
+            metal: string;
+            /** Off Mm */
+            off_mm: number;
+            /** Passes */
+            passes: boolean;
+            /** Said */
+            said: string;
+        };
+        /**
+         * DieRecordShown
+         * @description What the log says of the blank for a thread: the figure, from how many pieces, as a fraction of the pitch.
+         */
+        DieRecordShown: {
+            blank: components["schemas"]["FigureShown"];
+            /** Fraction */
+            fraction: string;
+            /** Pieces */
+            pieces: number;
+            /** Thread */
+            thread: string;
+        };
+        /**
+         * DimensionShown
+         * @description A size of a step that can be measured: what it is called, what with, what it is to be, from what to what.
+         */
+        DimensionShown: {
+            aim: components["schemas"]["Shown"];
+            high: components["schemas"]["Shown"];
+            /** How */
+            how: string;
+            low: components["schemas"]["Shown"];
+            /**
+             * Measured
+             * @enum {string}
+             */
+            measured: "diameter" | "far-end" | "length" | "width" | "bore" | "depth" | "over-flat" | "across-flats" | "chamfer" | "mouth" | "run-out";
+            /** Name */
+            name: string;
+        };
+        /**
+         * DimensionedShown
+         * @description A dimension of a holder, and why it is so; the field of what the person sets it by, "" where it follows.
+         */
+        DimensionedShown: {
+            /** Field */
+            field: string;
+            figure: components["schemas"]["FigureShown"];
+            /** Why */
+            why: string;
+        };
+        /**
+         * DispositionShown
+         * @description What may become of a step or a piece, and the kind of entry that it makes.
+         */
+        DispositionShown: {
+            /** Code */
+            code: string;
+            /** Name */
+            name: string;
+            /**
+             * Outcome
+             * @enum {string}
+             */
+            outcome: "accept" | "again" | "scrap";
+            /** Remark */
+            remark: string;
+        };
+        /**
+         * DoneIn
+         * @description The step in hand is done.
+         */
+        DoneIn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "done";
+            /** Last */
+            last: number;
+            /** Revision */
+            revision: number;
+            /** Step */
+            step: string;
+        };
+        /**
+         * DrawerWire
+         * @description A drill whose shank serves as a wire.
+         */
+        DrawerWire: {
+            /** Name */
+            name: string;
+            shown: components["schemas"]["Shown"];
+        };
+        /**
+         * DrillChoiceShown
+         * @description A drill one owns: what it probably cuts, and whether the class allows it.
+         */
+        DrillChoiceShown: {
+            /**
+             * Fit
+             * @enum {string}
+             */
+            fit: "within" | "too-small" | "too-large";
+            hole: components["schemas"]["FigureShown"];
+            /** Name */
+            name: string;
+            percent: components["schemas"]["FigureShown"];
+            /** Torque Percent */
+            torque_percent: number;
+        };
+        /**
+         * DrillNumbers
+         * @description A tapping drill with the per cent thread it leaves.
+         */
+        DrillNumbers: {
+            /** Convention */
+            convention: string;
+            /** Diameter */
+            diameter: number;
+            /** Name */
+            name: string;
+            /** Percent */
+            percent: number;
+        };
+        /**
+         * Due
+         * @description Whether the piece in hand is to be gauged, and which is the next that is.
+         */
+        Due: {
+            /** Now */
+            now: boolean;
+            /** Piece */
+            piece: number;
+        };
+        /**
+         * EntryIn
+         * @description One thing to record: an act, by its kind.
+         */
+        EntryIn: components["schemas"]["ReadingIn"] | components["schemas"]["VerdictIn"] | components["schemas"]["SettingIn"] | components["schemas"]["CauseIn"] | components["schemas"]["DoneIn"] | components["schemas"]["AcceptIn"] | components["schemas"]["ScrapIn"] | components["schemas"]["AgainIn"] | components["schemas"]["NoteIn"] | components["schemas"]["ReadIn"] | components["schemas"]["ZeroLostIn"] | components["schemas"]["ZeroIn"] | components["schemas"]["TurnToIn"] | components["schemas"]["TakeUpIn"];
+        /**
+         * EvidenceIn
+         * @description Everything known of a thread, as typed; "" is not known. A bare number is in `unit`.
+         */
+        EvidenceIn: {
+            /**
+             * Angle
+             * @default
+             */
+            angle?: string;
+            /**
+             * Bore
+             * @default
+             */
+            bore?: string;
+            /**
+             * Count
+             * @default
+             */
+            count?: string;
+            /**
+             * Fit
+             * @default
+             */
+            fit?: string;
+            /**
+             * Goes
+             * @default
+             */
+            goes?: string;
+            /**
+             * Hand
+             * @default
+             */
+            hand?: string;
+            /**
+             * Marking
+             * @default
+             */
+            marking?: string;
+            /**
+             * Mate
+             * @default
+             */
+            mate?: string;
+            /**
+             * Origin
+             * @default
+             */
+            origin?: string;
+            /**
+             * Outside
+             * @default
+             */
+            outside?: string;
+            /**
+             * Over
+             * @default
+             */
+            over?: string;
+            /**
+             * Pitch
+             * @default
+             */
+            pitch?: string;
+            /**
+             * Taper
+             * @default
+             */
+            taper?: string;
+            /**
+             * Tpi
+             * @default
+             */
+            tpi?: string;
+            /**
+             * Trade
+             * @default
+             */
+            trade?: string;
+            /**
+             * Unit
+             * @default
+             */
+            unit?: string;
+            /**
+             * Worn
+             * @default
+             */
+            worn?: string;
+        };
+        /**
+         * ExternalNumbers
+         * @description Limits of the external thread: least and greatest of each diameter.
+         */
+        ExternalNumbers: {
+            /** Class Name */
+            class_name: string;
+            /** Major */
+            major: number[];
+            /** Minor Max */
+            minor_max: number;
+            /** Notes */
+            notes: string[];
+            /** Pitch Diameter */
+            pitch_diameter: number[];
+        };
+        /**
+         * FieldError
+         * @description What is wrong with one field, and what may be typed instead.
+         */
+        FieldError: {
+            /** Choices */
+            choices: string[];
+            /** Code */
+            code: string;
+            /** Field */
+            field: string;
+            /** Message */
+            message: string;
+        };
+        /**
+         * FieldShown
+         * @description A field of a thing: what is stored, what it is called and about; `choices` where it is chosen, not typed;
+         *     `long` where it may run over several lines.
+         */
+        FieldShown: {
+            /** About */
+            about: string;
+            /** Choices */
+            choices: components["schemas"]["ChoiceShown"][];
+            /** Field */
+            field: string;
+            /** Label */
+            label: string;
+            /** Long */
+            long: boolean;
+        };
+        /**
+         * FigureShown
+         * @description A figure with its working; `value` is in `unit`.
+         */
+        FigureShown: {
+            /** Formula */
+            formula: string;
+            /** Inputs */
+            inputs: components["schemas"]["GivenShown"][];
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "computed" | "table" | "typed";
+            /** Name */
+            name: string;
+            /** Note */
+            note: string;
+            /** Others */
+            others: components["schemas"]["AnswerShown"][];
+            shown: components["schemas"]["Shown"];
+            source: components["schemas"]["Source"];
+            /** Unit */
+            unit: ("in" | "mm") | ("in²" | "mm²" | "in²/in" | "mm²/mm") | ("N" | "kN" | "N m" | "N/mm²") | ("rev/min" | "m/min" | "min" | "h" | "s") | ("turn" | "stroke" | "eighth of a turn" | "graduation" | "cut" | "piece" | "flat" | "bolt" | "hole") | ("°" | "%" | "×" | "K" | "");
+            /** Value */
+            value: number;
+        };
+        /**
+         * FileRowShown
+         * @description A row of a kit file by its line: the thing it holds, or what is wrong in which column.
+         */
+        FileRowShown: {
+            /** Errors */
+            errors: components["schemas"]["FieldError"][];
+            /** Line */
+            line: number;
+            thing: components["schemas"]["NamedThing"] | null;
+        };
+        /**
+         * Finding
+         * @description One thing that was looked at: what it is, whether it is well, and what was found.
+         */
+        Finding: {
+            /** Name */
+            name: string;
+            /** Told */
+            told: string;
+            /** Well */
+            well: boolean;
+        };
+        /**
+         * GaugeShown
+         * @description Something a thread is tried with: its name for a bolt and for a hole, what to know of it, and its verdicts.
+         */
+        GaugeShown: {
+            /** Bolt */
+            bolt: string;
+            /**
+             * Code
+             * @enum {string}
+             */
+            code: "" | "known" | "small" | "worn" | "limits" | "thread-micrometer";
+            /** Hole */
+            hole: string;
+            /** Remark */
+            remark: string;
+            /** Verdicts */
+            verdicts: components["schemas"]["VerdictShown"][];
+        };
+        /**
+         * GaugedShown
+         * @description What was said of a thread of a piece, and how far its die stood open, in eighths of a turn.
+         */
+        GaugedShown: {
+            /** Eighths */
+            eighths: number;
+            /** Passes */
+            passes: boolean;
+            /** Piece */
+            piece: number;
+            /** Said */
+            said: string;
+        };
+        /**
+         * GearsShown
+         * @description Trains for a pitch, the best first; what to mind while they are put up.
+         */
+        GearsShown: {
+            /** Cautions */
+            cautions: components["schemas"]["Caution"][];
+            /** Leadscrew */
+            leadscrew: string;
+            /** Pitch */
+            pitch: string;
+            /** Ratio */
+            ratio: string;
+            /** Trains */
+            trains: components["schemas"]["TrainShown"][];
+        };
+        /**
+         * GivenShown
+         * @description One input of a figure, its value with the unit in inches and in millimetres.
+         */
+        GivenShown: {
             /** Inch */
             inch: string;
             /** Mm */
             mm: string;
+            /** Name */
+            name: string;
         };
         /**
-         * CandidateShown
-         * @description A thread it may be.
+         * GrooveNumbers
+         * @description A relief groove.
          */
-        CandidateShown: {
+        GrooveNumbers: {
+            /** Diameter */
+            diameter: number;
+            /** Width */
+            width: number;
+        };
+        /**
+         * HealthShown
+         * @description The program's version; where the store is, its size and what is free, as a person reads it; how much is in it;
+         *     when it was copied last, null where never; what was looked at.
+         */
+        HealthShown: {
+            /** Copies */
+            copies: number;
+            /** Entries */
+            entries: number;
+            /** Findings */
+            findings: components["schemas"]["Finding"][];
+            /** Folder */
+            folder: string;
+            /** Free */
+            free: string;
+            /** Jobs */
+            jobs: number;
+            /** Last Copy */
+            last_copy: string | null;
+            /** Store */
+            store: string;
+            /** Things */
+            things: number;
+            /** Version */
+            version: string;
+        };
+        /**
+         * HeardShown
+         * @description A sample as it was taken in: why it is not believed, "" where it is.
+         */
+        HeardShown: {
+            /** Doubt */
+            doubt: string;
+            /** Name */
+            name: string;
+        };
+        /**
+         * HolderDesigned
+         * @description A designed holder, and the document to start its job with.
+         */
+        HolderDesigned: {
+            apart: components["schemas"]["SheetShown"];
+            /** Conflicts */
+            conflicts: components["schemas"]["Notice"][];
+            /** Dimensions */
+            dimensions: components["schemas"]["DimensionedShown"][];
+            document: components["schemas"]["JobDocument"];
+            drawing: components["schemas"]["SheetShown"] | null;
+            /** Title */
+            title: string;
+            together: components["schemas"]["SheetShown"];
+        };
+        /**
+         * HolderIn
+         * @description What was typed of a holder, and the sizes of dimensions that the person sets, by their fields.
+         */
+        HolderIn: {
+            /**
+             * Bar
+             * @default
+             */
+            bar?: string;
+            /**
+             * Blank
+             * @default
+             */
+            blank?: string;
+            /**
+             * Deep
+             * @default
+             */
+            deep?: string;
+            /**
+             * Die
+             * @default
+             */
+            die?: string;
+            /**
+             * Key
+             * @default
+             */
+            key?: string;
+            /**
+             * Longest
+             * @default
+             */
+            longest?: string;
+            /**
+             * Metal
+             * @default mild-steel
+             */
+            metal?: string;
+            /**
+             * Other
+             * @default
+             */
+            other?: string;
+            /**
+             * Other Thick
+             * @default
+             */
+            other_thick?: string;
+            /**
+             * Out
+             * @default
+             */
+            out?: string;
+            /** Own */
+            own?: {
+                [key: string]: string;
+            };
+            /**
+             * Plain
+             * @default
+             */
+            plain?: string;
+            /**
+             * Plain Long
+             * @default
+             */
+            plain_long?: string;
+            /**
+             * Seat
+             * @default
+             */
+            seat?: string;
+            /**
+             * Shank
+             * @default
+             */
+            shank?: string;
+            /**
+             * Spigot
+             * @default
+             */
+            spigot?: string;
+            /**
+             * Taper
+             * @default
+             */
+            taper?: string;
+            /**
+             * Thick
+             * @default
+             */
+            thick?: string;
+            /**
+             * Thread
+             * @default
+             */
+            thread?: string;
+            /**
+             * Threads
+             * @default
+             */
+            threads?: string;
+            /**
+             * Unit
+             * @default in
+             * @enum {string}
+             */
+            unit?: "in" | "mm";
+            /**
+             * Wide
+             * @default
+             */
+            wide?: string;
+        };
+        /**
+         * HolderShown
+         * @description A holder that is designed here, and what it asks for.
+         */
+        HolderShown: {
+            /** Asks */
+            asks: components["schemas"]["AskedShown"][];
+            /**
+             * Code
+             * @enum {string}
+             */
+            code: "die-holder" | "floating" | "die-stock" | "guide-bush" | "bush-set" | "sleeve" | "taper-bar" | "tap-holder" | "backplate";
+            /** Name */
+            name: string;
+            /** Remark */
+            remark: string;
+        };
+        /**
+         * HolderTyped
+         * @description What was typed of a holder; which of them it asks for depends on its kind.
+         */
+        HolderTyped: {
+            /**
+             * Bar
+             * @default
+             */
+            bar?: string;
+            /**
+             * Blank
+             * @default
+             */
+            blank?: string;
+            /**
+             * Deep
+             * @default
+             */
+            deep?: string;
+            /**
+             * Die
+             * @default
+             */
+            die?: string;
+            /**
+             * Key
+             * @default
+             */
+            key?: string;
+            /**
+             * Longest
+             * @default
+             */
+            longest?: string;
+            /**
+             * Metal
+             * @default mild-steel
+             */
+            metal?: string;
+            /**
+             * Other
+             * @default
+             */
+            other?: string;
+            /**
+             * Other Thick
+             * @default
+             */
+            other_thick?: string;
+            /**
+             * Out
+             * @default
+             */
+            out?: string;
+            /**
+             * Plain
+             * @default
+             */
+            plain?: string;
+            /**
+             * Plain Long
+             * @default
+             */
+            plain_long?: string;
+            /**
+             * Seat
+             * @default
+             */
+            seat?: string;
+            /**
+             * Shank
+             * @default
+             */
+            shank?: string;
+            /**
+             * Spigot
+             * @default
+             */
+            spigot?: string;
+            /**
+             * Taper
+             * @default
+             */
+            taper?: string;
+            /**
+             * Thick
+             * @default
+             */
+            thick?: string;
+            /**
+             * Thread
+             * @default
+             */
+            thread?: string;
+            /**
+             * Threads
+             * @default
+             */
+            threads?: string;
+            /**
+             * Unit
+             * @default in
+             * @enum {string}
+             */
+            unit?: "in" | "mm";
+            /**
+             * Wide
+             * @default
+             */
+            wide?: string;
+        };
+        /**
+         * HoldingShown
+         * @description A holder, and whether it holds a die of the thread; `why` not, or on what condition.
+         */
+        HoldingShown: {
+            /** Fits */
+            fits: boolean;
+            thing: components["schemas"]["ThingShown"];
+            /** Why */
+            why: string;
+        };
+        /**
+         * HoleQuery
+         * @description A thread to be tapped and what the shop has for it: all as typed, empty for the usual.
+         */
+        HoleQuery: {
+            /**
+             * Bolt
+             * @default
+             */
+            bolt?: string;
+            /**
+             * Depth
+             * @default
+             */
+            depth?: string;
+            /**
+             * Drills
+             * @default
+             */
+            drills?: string;
+            /**
+             * Internal Class
+             * @default
+             */
+            internal_class?: string;
+            /**
+             * Metal
+             * @default
+             */
+            metal?: string;
+            /**
+             * Percent
+             * @default
+             */
+            percent?: string;
+            /**
+             * Piloted
+             * @default false
+             */
+            piloted?: boolean;
+            /** Q */
+            q: string;
+            /**
+             * Through
+             * @default
+             */
+            through?: string;
+        };
+        /**
+         * HoleShown
+         * @description A tapped hole.
+         */
+        HoleShown: {
+            /** Beside */
+            beside: components["schemas"]["DrillChoiceShown"][];
+            bore: components["schemas"]["FigureShown"];
+            chart: components["schemas"]["SheetShown"];
+            /** Class Name */
+            class_name: string;
+            countersink: components["schemas"]["FigureShown"];
+            /** Depths */
+            depths: components["schemas"]["FigureShown"][];
             /** Designation */
             designation: string;
-            /** Also */
-            also: string[];
+            form: components["schemas"]["FigureShown"] | null;
+            margin: components["schemas"]["FigureShown"] | null;
+            /** Mends */
+            mends: components["schemas"]["MendShown"][];
+            /** Percent */
+            percent: number;
+            pick: components["schemas"]["DrillChoiceShown"] | null;
+            /** Strength */
+            strength: components["schemas"]["FigureShown"][];
+            thin: components["schemas"]["ThinMetalShown"] | null;
+            /** Trade */
+            trade: string;
+            /** Warnings */
+            warnings: string[];
+            /** Weaker */
+            weaker: string;
+            /** Words */
+            words: string;
+        };
+        /**
+         * IdentifiedIn
+         * @description How the thread was identified: evidence as typed, by field, and how probable the thread was.
+         */
+        IdentifiedIn: {
+            /** Evidence */
+            evidence: {
+                [key: string]: string;
+            };
             /** Probability */
             probability: number;
-            /** Family */
-            family: string;
-            /** Series */
-            series: string;
-            /** Angle Deg */
-            angle_deg: number;
-            /** Tpi */
-            tpi: number | null;
-            major: components["schemas"]["Shown"];
-            pitch: components["schemas"]["Shown"];
-            /** Notes */
-            notes: string[];
-            /** Reasons */
-            reasons: components["schemas"]["ReasonShown"][];
         };
         /**
          * IdentifiedShown
@@ -2472,223 +3474,21 @@ export interface components {
         IdentifiedShown: {
             /** Candidates */
             candidates: components["schemas"]["CandidateShown"][];
-            /** None Of These */
-            none_of_these: number;
-            /** Specials */
-            specials: string[];
-            /** Settled */
-            settled: boolean;
-            next: components["schemas"]["NextShown"];
-            /** Priors */
-            priors: components["schemas"]["PriorShown"][];
-            /** Mistake */
-            mistake: string;
-            /** Remarks */
-            remarks: string[];
             lookalike: components["schemas"]["MatingShown"] | null;
             measures: components["schemas"]["SheetShown"] | null;
-        };
-        /**
-         * MatingShown
-         * @description One thread laid over another.
-         */
-        MatingShown: {
-            /** Bolt */
-            bolt: string;
-            /** Nut */
-            nut: string;
-            /**
-             * Verdict
-             * @enum {string}
-             */
-            verdict: "fits" | "goes-on" | "binds" | "will-not-start" | "nothing-holds";
-            /** Sentence */
-            sentence: string;
-            /** Meetings */
-            meetings: components["schemas"]["MeetingShown"][];
-            /** Figures */
-            figures: components["schemas"]["FigureShown"][];
-            drawing: components["schemas"]["SheetShown"];
-        };
-        /**
-         * MeetingShown
-         * @description A bolt and a nut at one pair of sizes; `threads` engaged before they bind, None when they never do.
-         */
-        MeetingShown: {
-            /**
-             * Pair
-             * @enum {string}
-             */
-            pair: "tightest" | "middle" | "loosest";
-            clearance: components["schemas"]["FigureShown"];
-            /** Threads */
-            threads: number | null;
-        };
-        /**
-         * NextShown
-         * @description The next step in a sentence, with its question when there is one.
-         */
-        NextShown: {
-            /** Sentence */
-            sentence: string;
-            question: components["schemas"]["Question"] | null;
-        };
-        /**
-         * PriorShown
-         * @description How often a series is met, where and in what the machine is.
-         */
-        PriorShown: {
-            /** Series */
-            series: string;
-            /** Name */
-            name: string;
-            /** Share */
-            share: number;
-        };
-        /**
-         * Question
-         * @description What to measure next: with what, how, what each answer would mean, and how many bits it is worth.
-         *
-         *     `mate` is the thread to try, `count` the threads to count, where the question is of that kind.
-         */
-        Question: {
-            /**
-             * Ask
-             * @enum {string}
-             */
-            ask: "outside" | "leaf" | "counted" | "angle" | "taper" | "mate";
-            /**
-             * Instrument
-             * @enum {string}
-             */
-            instrument: "caliper" | "pitch-leaves" | "rule" | "angle-leaves" | "mates";
-            /** How */
-            how: string;
-            /** Meanings */
-            meanings: string[];
-            /** Gain Bits */
-            gain_bits: number;
-            /**
-             * Mate
-             * @default
-             */
-            mate?: string;
-            /**
-             * Count
-             * @default 0
-             */
-            count?: number;
-        };
-        /**
-         * ReasonShown
-         * @description A piece of evidence on a candidate: which way it speaks, and how strongly in words.
-         */
-        ReasonShown: {
-            /** Evidence */
-            evidence: string;
-            /** Measured */
-            measured: string;
-            expected: components["schemas"]["BothUnits"];
-            /** Times */
-            times: number;
-            /**
-             * Speaks
-             * @enum {string}
-             */
-            speaks: "for" | "against" | "either way";
-            /** Strength */
-            strength: string;
-        };
-        /**
-         * EvidenceIn
-         * @description Everything known of a thread, as typed; "" is not known. A bare number is in `unit`.
-         */
-        EvidenceIn: {
-            /**
-             * Outside
-             * @default
-             */
-            outside?: string;
-            /**
-             * Bore
-             * @default
-             */
-            bore?: string;
-            /**
-             * Tpi
-             * @default
-             */
-            tpi?: string;
-            /**
-             * Pitch
-             * @default
-             */
-            pitch?: string;
-            /**
-             * Fit
-             * @default
-             */
-            fit?: string;
-            /**
-             * Count
-             * @default
-             */
-            count?: string;
-            /**
-             * Over
-             * @default
-             */
-            over?: string;
-            /**
-             * Angle
-             * @default
-             */
-            angle?: string;
-            /**
-             * Taper
-             * @default
-             */
-            taper?: string;
-            /**
-             * Hand
-             * @default
-             */
-            hand?: string;
-            /**
-             * Mate
-             * @default
-             */
-            mate?: string;
-            /**
-             * Goes
-             * @default
-             */
-            goes?: string;
-            /**
-             * Marking
-             * @default
-             */
-            marking?: string;
-            /**
-             * Origin
-             * @default
-             */
-            origin?: string;
-            /**
-             * Trade
-             * @default
-             */
-            trade?: string;
-            /**
-             * Worn
-             * @default
-             */
-            worn?: string;
-            /**
-             * Unit
-             * @default
-             */
-            unit?: string;
+            /** Mistake */
+            mistake: string;
+            next: components["schemas"]["NextShown"];
+            /** None Of These */
+            none_of_these: number;
+            /** Priors */
+            priors: components["schemas"]["PriorShown"][];
+            /** Remarks */
+            remarks: string[];
+            /** Settled */
+            settled: boolean;
+            /** Specials */
+            specials: string[];
         };
         /**
          * IdentifyIn
@@ -2707,354 +3507,367 @@ export interface components {
             };
         };
         /**
-         * SeriesShown
-         * @description A series of the book: what it is called, how many sizes it holds, from which to which, its form drawn.
+         * InstrumentShown
+         * @description An instrument that said something: what it showed last, how long ago in seconds, its correction where known.
          */
-        SeriesShown: {
-            /** Family */
-            family: string;
-            /** Series */
-            series: string;
+        InstrumentShown: {
+            /** Age S */
+            age_s: number;
+            /** Axes */
+            axes: {
+                [key: string]: components["schemas"]["Shown"];
+            };
+            correction: components["schemas"]["Shown"] | null;
+            /** Doubt */
+            doubt: string;
             /** Name */
             name: string;
-            /** Count */
-            count: number;
-            /** Angle Deg */
-            angle_deg: number;
-            /** Least */
-            least: string;
-            /** Greatest */
-            greatest: string;
-            picture: components["schemas"]["SheetShown"];
+            /**
+             * Source
+             * @enum {string}
+             */
+            source: "readout" | "caliper";
+            /** Stand In */
+            stand_in: boolean;
+            within: components["schemas"]["Shown"] | null;
         };
         /**
-         * RowShown
-         * @description A thread as one line of the book.
+         * InternalNumbers
+         * @description Limits of the internal thread: least and greatest of each diameter.
          */
-        RowShown: {
-            /** Designation */
-            designation: string;
-            /** Tpi */
-            tpi: number | null;
-            major: components["schemas"]["Shown"];
-            pitch: components["schemas"]["Shown"];
+        InternalNumbers: {
+            /** Class Name */
+            class_name: string;
+            /** Major Min */
+            major_min: number;
+            /** Minor */
+            minor: number[];
+            /** Notes */
+            notes: string[];
+            /** Pitch Diameter */
+            pitch_diameter: number[];
         };
         /**
-         * CardQuery
-         * @description A thread, its classes, and what the person has: all as typed, empty for the usual.
+         * JobBench
+         * @description The bench of a job; what it `becomes` in the shop once it is made, as one types it there, "" for nothing.
          */
-        CardQuery: {
-            /** Q */
-            q: string;
+        JobBench: {
+            /** Adjusted */
+            adjusted: boolean;
+            advice: components["schemas"]["AdviceShown"] | null;
+            /** Asks Keeping */
+            asks_keeping: boolean;
+            /** Becomes */
+            becomes: string;
+            /** Before */
+            before: components["schemas"]["NextAct"][];
+            /** Begins */
+            begins: number | null;
+            cause: components["schemas"]["Cause"] | null;
+            /** Causes */
+            causes: components["schemas"]["Cause"][];
+            /** Changed At */
+            changed_at: string;
+            /** Closed */
+            closed: string;
+            count: components["schemas"]["TurnsShown"] | null;
+            drawing: components["schemas"]["SheetShown"];
+            due: components["schemas"]["Due"];
+            /** Finished */
+            finished: boolean;
+            /** Gauged Pieces */
+            gauged_pieces: number;
+            /** Good */
+            good: number;
+            /** Held */
+            held: string;
+            /** Hindrance */
+            hindrance: string;
+            /** Id */
+            id: number;
+            /** Last */
+            last: number;
+            /** Lessons */
+            lessons: components["schemas"]["LessonShown"][];
             /**
-             * Class
-             * @default
+             * Moves
+             * @enum {string}
              */
-            class?: string;
+            moves: "die" | "head" | "tap";
+            next: components["schemas"]["NextAct"] | null;
+            /** Opened Eighths */
+            opened_eighths: number;
+            /** Opened Words */
+            opened_words: string;
+            outdated: components["schemas"]["BothUnits"] | null;
+            /** Part */
+            part: number;
+            /** Parts */
+            parts: components["schemas"]["PartStanding"][];
+            /** Piece */
+            piece: number;
+            preset: components["schemas"]["PresetShown"] | null;
+            /** Quantity */
+            quantity: number;
+            /** Revision */
+            revision: number;
+            /** Scrapped */
+            scrapped: number;
             /**
-             * Internal Class
-             * @default
+             * Shelf
+             * @enum {string}
              */
-            internal_class?: string;
+            shelf: "open" | "archive" | "bin";
+            sized: components["schemas"]["SizedShown"] | null;
+            /** Sizes */
+            sizes: components["schemas"]["SizeNowShown"][];
             /**
-             * Engagement
-             * @default
+             * State
+             * @enum {string}
              */
-            engagement?: string;
+            state: "planned" | "on the bench" | "held" | "finished" | "closed" | "unreadable";
+            step: components["schemas"]["StepShown"] | null;
+            /** Steps */
+            steps: components["schemas"]["StepStanding"][];
+            /** Title */
+            title: string;
             /**
-             * Wire
-             * @default
+             * Tried
+             * @enum {string}
              */
-            wire?: string;
-            /**
-             * Drill
-             * @default
-             */
-            drill?: string;
-            /**
-             * Plating
-             * @default
-             */
-            plating?: string;
-        };
-        /**
-         * CardShown
-         * @description A thread's page in the book.
-         */
-        CardShown: {
-            /** Designation */
-            designation: string;
-            /** Family */
-            family: string;
-            /** Series */
-            series: string;
-            /** Angle Deg */
-            angle_deg: number;
+            tried: "" | "known" | "small" | "worn" | "limits" | "thread-micrometer";
+            /** Turns */
+            turns: components["schemas"]["Turn"][];
             /**
              * Unit
              * @enum {string}
              */
             unit: "in" | "mm";
-            /** Tpi */
-            tpi: number | null;
-            /** Pitch */
-            pitch: number;
-            basic: components["schemas"]["BasicNumbers"];
-            /** Special */
-            special: boolean;
+            /** Unread */
+            unread: components["schemas"]["Caution"][];
+            verdict: components["schemas"]["VerdictShown"] | null;
+            /** Waiting */
+            waiting: components["schemas"]["PieceWaiting"][];
+            /** Zero */
+            zero: string;
+            /** Zeros Stay */
+            zeros_stay: boolean;
+        };
+        /**
+         * JobCard
+         * @description A job on the list: what it is, where it stands, what is next.
+         *
+         *     `unreadable` says why this version does not read it, "" when it does.
+         */
+        JobCard: {
+            /** Changed At */
+            changed_at: string;
+            /** Closed */
+            closed: string;
+            /** Good */
+            good: number;
+            /** Held */
+            held: string;
+            /** Id */
+            id: number;
+            /** Last */
+            last: number;
+            /** Material */
+            material: string;
+            /** Needed By */
+            needed_by: string;
+            /** Next Step */
+            next_step: string;
+            /** Piece */
+            piece: number;
+            /** Quantity */
+            quantity: number;
+            /** Scrapped */
+            scrapped: number;
             /**
-             * Hand
+             * Shelf
              * @enum {string}
              */
-            hand: "right" | "left";
-            /** Starts */
-            starts: number;
-            /** Lead */
-            lead: number;
-            /** Taper */
-            taper: number;
-            /** Notes */
-            notes: string[];
-            source: components["schemas"]["Source"];
-            /** Blank */
-            blank: components["schemas"]["BlankNumbers"][];
-            /** Tapping Drills */
-            tapping_drills: components["schemas"]["DrillNumbers"][];
-            groove: components["schemas"]["GrooveNumbers"] | null;
-            chamfer: components["schemas"]["ChamferNumbers"] | null;
-            wires: components["schemas"]["WireNumbers"];
-            /** Stress Area */
-            stress_area: number | null;
-            external: components["schemas"]["ExternalNumbers"] | null;
-            internal: components["schemas"]["InternalNumbers"] | null;
-            taper_lengths: components["schemas"]["TaperNumbers"] | null;
-            /** Length */
-            length: string;
-            figures: components["schemas"]["SizeFigures"];
-            /** Letters */
-            letters: components["schemas"]["Letter"][];
-            /** External Classes */
-            external_classes: string[];
-            /** Internal Classes */
-            internal_classes: string[];
-            /** Limits */
-            limits: components["schemas"]["LimitRow"][];
-            three_wires: components["schemas"]["WiresShown"] | null;
-            micrometer: components["schemas"]["FigureShown"] | null;
-            /** Gauges */
-            gauges: components["schemas"]["FigureShown"][];
-            /** Drill */
-            drill: components["schemas"]["FigureShown"][];
-            /** Plating */
-            plating: components["schemas"]["FigureShown"][];
-            stress: components["schemas"]["FigureShown"] | null;
-            /** Lengths */
-            lengths: components["schemas"]["FigureShown"][];
-            drawing: components["schemas"]["SheetShown"];
-        };
-        /**
-         * DrawerWire
-         * @description A drill whose shank serves as a wire.
-         */
-        DrawerWire: {
-            /** Name */
-            name: string;
-            shown: components["schemas"]["Shown"];
-        };
-        /**
-         * Letter
-         * @description A part of a designation and what it means.
-         */
-        Letter: {
-            /** Text */
-            text: string;
-            /** Means */
-            means: string;
-        };
-        /**
-         * LimitRow
-         * @description One diameter of one side at its limits; None where the standard bounds one side only.
-         */
-        LimitRow: {
+            shelf: "open" | "archive" | "bin";
             /**
-             * Side
+             * State
              * @enum {string}
              */
-            side: "external" | "internal";
-            /** Name */
-            name: string;
-            least: components["schemas"]["FigureShown"] | null;
-            greatest: components["schemas"]["FigureShown"] | null;
+            state: "planned" | "on the bench" | "held" | "finished" | "closed" | "unreadable";
+            /** Steps */
+            steps: number;
+            /** Steps Done */
+            steps_done: number;
+            /** Thread */
+            thread: string;
+            /** Title */
+            title: string;
+            /** Unreadable */
+            unreadable: string;
         };
         /**
-         * WiresShown
-         * @description Three-wire figures for the chosen wire, and what else would serve.
+         * JobDocument
+         * @description A version 3 job document, as typed; docs/formats/job-3.schema.json says what the core accepts.
          */
-        WiresShown: {
-            chosen: components["schemas"]["FigureShown"];
-            /** Over */
-            over: components["schemas"]["FigureShown"][];
-            /** Range */
-            range: components["schemas"]["FigureShown"][];
-            lead_angle: components["schemas"]["FigureShown"];
-            /** Drawer */
-            drawer: components["schemas"]["DrawerWire"][];
-            /** Serves */
-            serves: boolean;
-        };
-        /**
-         * HoleQuery
-         * @description A thread to be tapped and what the shop has for it: all as typed, empty for the usual.
-         */
-        HoleQuery: {
-            /** Q */
-            q: string;
+        JobDocument: {
             /**
-             * Internal Class
+             * Becomes
              * @default
              */
-            internal_class?: string;
+            becomes?: string;
             /**
-             * Percent
+             * Fits
              * @default
              */
-            percent?: string;
+            fits?: string;
             /**
-             * Drills
-             * @default
+             * Format
+             * @default conch-job
              */
-            drills?: string;
+            format?: string;
             /**
-             * Bolt
-             * @default
+             * Hazards
+             * @default []
              */
-            bolt?: string;
+            hazards?: ("pressure" | "steam" | "vehicle" | "lifting" | "guard")[];
+            identified?: components["schemas"]["IdentifiedIn"] | null;
             /**
-             * Metal
-             * @default
-             */
-            metal?: string;
-            /**
-             * Depth
-             * @default
-             */
-            depth?: string;
-            /**
-             * Through
-             * @default
-             */
-            through?: string;
-            /**
-             * Piloted
-             * @default false
-             */
-            piloted?: boolean;
-        };
-        /**
-         * DrillChoiceShown
-         * @description A drill one owns: what it probably cuts, and whether the class allows it.
-         */
-        DrillChoiceShown: {
-            /** Name */
-            name: string;
-            hole: components["schemas"]["FigureShown"];
-            percent: components["schemas"]["FigureShown"];
-            /**
-             * Fit
+             * Material
              * @enum {string}
              */
-            fit: "within" | "too-small" | "too-large";
-            /** Torque Percent */
-            torque_percent: number;
+            material: "free-cutting-steel" | "mild-steel" | "alloy-steel" | "stainless" | "brass" | "bronze" | "cast-iron" | "aluminium" | "copper" | "plastic";
+            method: components["schemas"]["MethodIn"];
+            /**
+             * Needed By
+             * @default
+             */
+            needed_by?: string;
+            /**
+             * Notes
+             * @default
+             */
+            notes?: string;
+            /**
+             * Others
+             * @default []
+             */
+            others?: components["schemas"]["OtherIn"][];
+            part: components["schemas"]["PartIn"];
+            /** Quantity */
+            quantity: number | string;
+            setup: components["schemas"]["SetupIn"];
+            /** Title */
+            title: string;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "in" | "mm";
+            /**
+             * Version
+             * @default 3
+             */
+            version?: number;
         };
         /**
-         * HoleShown
-         * @description A tapped hole.
+         * JobOutcome
+         * @description What came of a job: `dies` tell how each die stood when it last cut well, `troubles` what went wrong, in order.
+         *
+         *     `more` when more went wrong than is told.
          */
-        HoleShown: {
-            /** Designation */
-            designation: string;
-            /** Class Name */
-            class_name: string;
-            /** Percent */
-            percent: number;
-            pick: components["schemas"]["DrillChoiceShown"] | null;
-            /** Beside */
-            beside: components["schemas"]["DrillChoiceShown"][];
-            /** Words */
-            words: string;
-            bore: components["schemas"]["FigureShown"];
-            countersink: components["schemas"]["FigureShown"];
-            form: components["schemas"]["FigureShown"] | null;
-            /** Weaker */
-            weaker: string;
-            /** Strength */
-            strength: components["schemas"]["FigureShown"][];
-            margin: components["schemas"]["FigureShown"] | null;
-            /** Depths */
-            depths: components["schemas"]["FigureShown"][];
-            thin: components["schemas"]["ThinMetalShown"] | null;
-            /** Mends */
-            mends: components["schemas"]["MendShown"][];
-            /** Warnings */
-            warnings: string[];
-            /** Trade */
-            trade: string;
-            chart: components["schemas"]["SheetShown"];
+        JobOutcome: {
+            /** Dies */
+            dies: components["schemas"]["DieDid"][];
+            /** More */
+            more: boolean;
+            /** Parts */
+            parts: components["schemas"]["PartOutcome"][];
+            /** Troubles */
+            troubles: components["schemas"]["LogEntry"][];
         };
         /**
-         * MendShown
-         * @description A way to mend a stripped hole.
+         * JobShown
+         * @description A job with its document and the plan of one of its parts.
          */
-        MendShown: {
-            /** Code */
-            code: string;
-            /** Name */
-            name: string;
-            /** Tapped */
-            tapped: string;
-            major: components["schemas"]["FigureShown"];
-            /** Drill */
-            drill: string;
-            needs: components["schemas"]["FigureShown"];
-            /** Screw */
-            screw: string;
-            /** Remark */
-            remark: string;
+        JobShown: {
+            /** Changed At */
+            changed_at: string;
+            /** Closed */
+            closed: string;
+            /** Die Records */
+            die_records: components["schemas"]["DieRecordShown"][];
+            document: components["schemas"]["JobDocument"];
+            /** Good */
+            good: number;
+            /** Held */
+            held: string;
+            /** Id */
+            id: number;
+            /** Last */
+            last: number;
+            /** Material */
+            material: string;
+            /** Needed By */
+            needed_by: string;
+            /** Next Step */
+            next_step: string;
+            /** Piece */
+            piece: number;
+            plan: components["schemas"]["PlanShown"];
+            /** Quantity */
+            quantity: number;
+            /** Revision */
+            revision: number;
+            /** Scrapped */
+            scrapped: number;
+            /**
+             * Shelf
+             * @enum {string}
+             */
+            shelf: "open" | "archive" | "bin";
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "planned" | "on the bench" | "held" | "finished" | "closed" | "unreadable";
+            /** Steps */
+            steps: number;
+            /** Steps Done */
+            steps_done: number;
+            /** Thread */
+            thread: string;
+            /** Title */
+            title: string;
+            /** Unreadable */
+            unreadable: string;
         };
         /**
-         * ThinMetalShown
-         * @description A thread through thin metal.
+         * JobsPage
+         * @description A page of the list, what is worked at first; `more` when there is another, `counts` by shelf.
          */
-        ThinMetalShown: {
-            turns: components["schemas"]["FigureShown"];
-            holds: components["schemas"]["FigureShown"];
-            /** Advice */
-            advice: string[];
+        JobsPage: {
+            /** Counts */
+            counts: {
+                [key: string]: number;
+            };
+            /** Jobs */
+            jobs: components["schemas"]["JobCard"][];
+            /** More */
+            more: boolean;
         };
         /**
-         * PipeHoleShown
-         * @description A taper hole: drills before a reamer and without one, figures, and the warning.
+         * Judged
+         * @description What a reading is to the class, in words, and whether the class allows it; what one under it `still` serves.
          */
-        PipeHoleShown: {
-            /** Designation */
-            designation: string;
-            /** Reamed */
-            reamed: string;
-            /** Plain */
-            plain: string;
-            /** Figures */
-            figures: components["schemas"]["FigureShown"][];
-            /** Warning */
-            warning: string;
-        };
-        /**
-         * Kept
-         * @description Designations the shop keeps at hand.
-         */
-        Kept: {
-            /** Favourites */
-            favourites: string[];
+        Judged: {
+            /**
+             * Still
+             * @default
+             */
+            still?: string;
+            /** Within */
+            within: boolean;
+            words: components["schemas"]["BothUnits"];
         };
         /**
          * KeepIn
@@ -3065,535 +3878,356 @@ export interface components {
             designation: string;
         };
         /**
-         * InstrumentShown
-         * @description An instrument that said something: what it showed last, how long ago in seconds, its correction where known.
+         * Kept
+         * @description Designations the shop keeps at hand.
          */
-        InstrumentShown: {
-            /** Name */
-            name: string;
-            /**
-             * Source
-             * @enum {string}
-             */
-            source: "readout" | "caliper";
-            /** Axes */
-            axes: {
-                [key: string]: components["schemas"]["Shown"];
-            };
-            /** Age S */
-            age_s: number;
-            /** Doubt */
-            doubt: string;
-            correction: components["schemas"]["Shown"] | null;
-            within: components["schemas"]["Shown"] | null;
-            /** Stand In */
-            stand_in: boolean;
+        Kept: {
+            /** Favourites */
+            favourites: string[];
         };
         /**
-         * HeardShown
-         * @description A sample as it was taken in: why it is not believed, "" where it is.
+         * KindShown
+         * @description A kind of thing, the fields that are its own, and how it is drawn: "round", "rod", or a path in a box of 72 by
+         *     44.
          */
-        HeardShown: {
+        KindShown: {
+            /** Fields */
+            fields: components["schemas"]["FieldShown"][];
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "die" | "tap" | "drill" | "reamer" | "blade" | "tool" | "die-stock" | "holder" | "bush" | "head" | "collet" | "chuck" | "centre" | "gauge" | "instrument" | "bar" | "mandrel" | "lathe";
             /** Name */
             name: string;
-            /** Doubt */
-            doubt: string;
+            /** Sign */
+            sign: string;
         };
         /**
-         * SampleIn
-         * @description What an instrument shows, in its own `unit`; `at` is when, in seconds since 1970, now where it is null.
+         * KitShown
+         * @description Everything owned, drawer by drawer, by size.
          */
-        SampleIn: {
-            /** Name */
-            name: string;
+        KitShown: {
+            /** Things */
+            things: components["schemas"]["ThingShown"][];
+        };
+        /**
+         * KitText
+         * @description A kit file as text.
+         */
+        KitText: {
+            /** Text */
+            text: string;
+        };
+        /**
+         * LabelShown
+         * @description A text on the sheet; `field` is what typing over it changes.
+         */
+        LabelShown: {
             /**
-             * Source
+             * Anchor
              * @enum {string}
              */
-            source: "readout" | "caliper";
-            /**
-             * Unit
-             * @enum {string}
-             */
-            unit: "in" | "mm";
-            /**
-             * Shows
-             * @default diameter
-             * @enum {string}
-             */
-            shows?: "diameter" | "radius";
+            anchor: "start" | "middle" | "end";
+            /** Field */
+            field: string;
+            /** Inch */
+            inch: string;
+            /** Mm */
+            mm: string;
+            /** Step */
+            step: string;
             /** X */
-            x?: number | null;
-            /** Z */
-            z?: number | null;
-            /** Length */
-            length?: number | null;
-            /**
-             * Sent
-             * @default false
-             */
-            sent?: boolean;
+            x: number;
+            /** Y */
+            y: number;
+        };
+        /**
+         * LessonShown
+         * @description A mistake: what became of it, why it was made, the check that would have caught it; where and when.
+         */
+        LessonShown: {
             /** At */
-            at?: number | null;
+            at: string;
+            /** Became */
+            became: string;
+            /** Check */
+            check: string;
+            /** Die */
+            die: string;
+            /** Entry */
+            entry: number;
+            /** Job */
+            job: string;
+            /** Job Id */
+            job_id: number;
+            /** Metal */
+            metal: string;
+            /** Mistake */
+            mistake: string;
+            /** Piece */
+            piece: number;
+            /** Said */
+            said: string;
+            /** Step */
+            step: string;
+            /** Thread */
+            thread: string;
+            /** Tool */
+            tool: string;
         };
         /**
-         * StandInIn
-         * @description What is done with the stand-ins; `value` as typed, a bare number in `unit`.
+         * LessonsPage
+         * @description Lessons, the newest first; how often each mistake was made, with which tool, with which die.
          */
-        StandInIn: {
-            /**
-             * Do
-             * @enum {string}
-             */
-            do: "on" | "off" | "jog" | "preset" | "send" | "fault";
-            /**
-             * Axis
-             * @default
-             * @enum {string}
-             */
-            axis?: "x" | "z" | "";
-            /**
-             * Value
-             * @default
-             */
-            value?: string;
-            /**
-             * Unit
-             * @default mm
-             * @enum {string}
-             */
-            unit?: "in" | "mm";
-            /**
-             * Fault
-             * @default
-             */
-            fault?: string;
+        LessonsPage: {
+            /** By Die */
+            by_die: components["schemas"]["CountShown"][];
+            /** By Mistake */
+            by_mistake: components["schemas"]["CountShown"][];
+            /** By Tool */
+            by_tool: components["schemas"]["CountShown"][];
+            /** Lessons */
+            lessons: components["schemas"]["LessonShown"][];
         };
         /**
-         * OffsetShown
-         * @description What an instrument is off by, and how surely a reading is known then.
+         * Letter
+         * @description A part of a designation and what it means.
          */
-        OffsetShown: {
+        Letter: {
+            /** Means */
+            means: string;
+            /** Text */
+            text: string;
+        };
+        /**
+         * LimitRow
+         * @description One diameter of one side at its limits; None where the standard bounds one side only.
+         */
+        LimitRow: {
+            greatest: components["schemas"]["FigureShown"] | null;
+            least: components["schemas"]["FigureShown"] | null;
             /** Name */
             name: string;
-            correction: components["schemas"]["FigureShown"];
-            uncertainty: components["schemas"]["FigureShown"];
-            /** Readings */
-            readings: number;
+            /**
+             * Side
+             * @enum {string}
+             */
+            side: "external" | "internal";
         };
         /**
-         * ReferenceIn
-         * @description A reference piece as typed, and within what it is known; its readings were sent before.
+         * Line
+         * @description Minutes of a way at each of the counts of a chart.
          */
-        ReferenceIn: {
+        Line: {
+            /** Code */
+            code: string;
+            /** Minutes */
+            minutes: number[];
             /** Name */
             name: string;
-            /** Reference */
-            reference: string;
-            /**
-             * Within
-             * @default 0
-             */
-            within?: string;
-            /**
-             * Unit
-             * @default mm
-             * @enum {string}
-             */
-            unit?: "in" | "mm";
         };
         /**
-         * AxisShown
-         * @description An axis of a readout: where it is, how far it is to go, signed, None where the step has no end there; what is
-         *     warned of, and in `words`.
+         * LineAt
+         * @description What is expected at a setting: the pitch diameter over the middle of the class and the band that holds nineteen
+         *     of twenty threads, in mm.
          */
-        AxisShown: {
-            /** Axis */
-            axis: string;
-            at: components["schemas"]["Shown"];
-            to_go: components["schemas"]["Shown"] | null;
-            /**
-             * Warned
-             * @enum {string}
-             */
-            warned: "" | "near" | "past";
-            /** Words */
-            words: string;
+        LineAt: {
+            /** Eighths */
+            eighths: number;
+            /** High Mm */
+            high_mm: number;
+            /** Low Mm */
+            low_mm: number;
+            /** Off Mm */
+            off_mm: number;
+        };
+        /**
+         * LineShown
+         * @description A line as typed: the things it names, or what is wrong with it.
+         */
+        LineShown: {
+            error: components["schemas"]["FieldError"] | null;
+            /** Text */
+            text: string;
+            /** Things */
+            things: components["schemas"]["NamedThing"][];
         };
         /**
          * LiveShown
          * @description A readout as it stands; `doubt` says why it is not believed, "" where it is.
          */
         LiveShown: {
-            /** Name */
-            name: string;
             /** Axes */
             axes: components["schemas"]["AxisShown"][];
             /** Doubt */
             doubt: string;
-        };
-        /**
-         * SentShown
-         * @description A reading that an instrument sent, as it would be typed, its offset taken off; `doubt` why it is refused.
-         */
-        SentShown: {
             /** Name */
             name: string;
+        };
+        /**
+         * LogEntry
+         * @description One thing recorded, with the job it belongs to, and the device it was recorded on, "" for the host; step, part,
+         *     thread and aim are what they were then.
+         */
+        LogEntry: {
+            aim: components["schemas"]["Shown"] | null;
+            /** At */
+            at: string;
+            /** Device */
+            device: string;
+            dialled: components["schemas"]["Shown"] | null;
+            /** Id */
+            id: number;
+            /** Job */
+            job: string;
+            /** Job Id */
+            job_id: number;
+            /** Kind */
+            kind: string;
+            /** Part */
+            part: string;
+            /** Piece */
+            piece: number;
+            reading: components["schemas"]["Shown"] | null;
+            /** Said */
+            said: string;
+            /** Step */
+            step: string;
+            /** Thread */
+            thread: string;
             /** Typed */
             typed: string;
-            within: components["schemas"]["Shown"] | null;
-            /** Doubt */
-            doubt: string;
+            /** What */
+            what: string;
         };
         /**
-         * Streamed
-         * @description What the events of a bench tell, by the name of each.
+         * LogJob
+         * @description A job that the search found, with what came of it.
          */
-        Streamed: {
-            live: components["schemas"]["LiveShown"];
-            sent: components["schemas"]["SentShown"];
-        };
-        /**
-         * JobCard
-         * @description A job on the list: what it is, where it stands, what is next.
-         *
-         *     `unreadable` says why this version does not read it, "" when it does.
-         */
-        JobCard: {
-            /** Id */
-            id: number;
-            /** Title */
-            title: string;
-            /**
-             * State
-             * @enum {string}
-             */
-            state: "planned" | "on the bench" | "held" | "finished" | "closed" | "unreadable";
-            /**
-             * Shelf
-             * @enum {string}
-             */
-            shelf: "open" | "archive" | "bin";
-            /** Held */
-            held: string;
-            /** Closed */
-            closed: string;
-            /** Last */
-            last: number;
+        LogJob: {
             /** Changed At */
             changed_at: string;
-            /** Needed By */
-            needed_by: string;
-            /** Thread */
-            thread: string;
-            /** Material */
-            material: string;
-            /** Quantity */
-            quantity: number;
             /** Good */
             good: number;
+            /** Id */
+            id: number;
+            /** Identified */
+            identified: string;
+            /** Material */
+            material: string;
+            /** Outcome */
+            outcome: string;
+            /** Quantity */
+            quantity: number;
             /** Scrapped */
             scrapped: number;
-            /** Piece */
-            piece: number;
-            /** Steps */
-            steps: number;
-            /** Steps Done */
-            steps_done: number;
-            /** Next Step */
-            next_step: string;
-            /** Unreadable */
-            unreadable: string;
+            /** Setting */
+            setting: string;
+            /** State */
+            state: string;
+            /** Thread */
+            thread: string;
+            /** Title */
+            title: string;
         };
         /**
-         * JobsPage
-         * @description A page of the list, what is worked at first; `more` when there is another, `counts` by shelf.
+         * LogPage
+         * @description Jobs and entries found; `more` when there are older entries.
          */
-        JobsPage: {
+        LogPage: {
+            /** Entries */
+            entries: components["schemas"]["LogEntry"][];
             /** Jobs */
-            jobs: components["schemas"]["JobCard"][];
+            jobs: components["schemas"]["LogJob"][];
             /** More */
             more: boolean;
-            /** Counts */
-            counts: {
-                [key: string]: number;
-            };
         };
         /**
-         * BlankShown
-         * @description One school's blank.
+         * MatingShown
+         * @description One thread laid over another.
          */
-        BlankShown: {
+        MatingShown: {
+            /** Bolt */
+            bolt: string;
+            drawing: components["schemas"]["SheetShown"];
+            /** Figures */
+            figures: components["schemas"]["FigureShown"][];
+            /** Meetings */
+            meetings: components["schemas"]["MeetingShown"][];
+            /** Nut */
+            nut: string;
+            /** Sentence */
+            sentence: string;
             /**
-             * School
+             * Verdict
              * @enum {string}
              */
-            school: "nominal" | "pitch-fraction" | "mid-limits" | "mate-takes";
+            verdict: "fits" | "goes-on" | "binds" | "will-not-start" | "nothing-holds";
+        };
+        /**
+         * MeShown
+         * @description Who asks: `role` is "" for a device that is not known here; `network` whether others than the host are served.
+         */
+        MeShown: {
             /** Name */
             name: string;
-            figure: components["schemas"]["FigureShown"];
-            /** Within Class */
-            within_class: boolean;
-            /** Verdict */
-            verdict: string;
+            /** Network */
+            network: boolean;
+            /**
+             * Role
+             * @enum {string}
+             */
+            role: "host" | "fitter" | "onlooker" | "";
         };
         /**
-         * BoreIn
-         * @description a hole along the axis, or across it
+         * Meanwhile
+         * @description Entries recorded since then, the newest first; whether what stood last then was taken back, and on which device,
+         *     "" for the host; whether the job itself was changed.
          */
-        BoreIn: {
-            /**
-             * Id
-             * @default
-             */
-            id?: string;
-            /**
-             * End
-             * @default right
-             * @enum {string}
-             */
-            end?: "right" | "left" | "across";
-            /**
-             * Thread
-             * @default
-             */
-            thread?: string;
-            /**
-             * Across
-             * @default
-             */
-            across?: string;
-            /**
-             * Depth
-             * @default
-             */
-            depth?: string;
-            /**
-             * At
-             * @default
-             */
-            at?: string;
-            /**
-             * Around
-             * @default
-             */
-            around?: string;
-            /**
-             * Cut
-             * @default tap
-             * @enum {string}
-             */
-            cut?: "tap" | "form-tap" | "adjustable-tap" | "tap-as-chaser" | "boring-tool";
-            /**
-             * Fit
-             * @default
-             * @enum {string}
-             */
-            fit?: "" | "running" | "close-running" | "piston" | "slide" | "push" | "glued" | "press" | "drive";
-            /**
-             * Mate
-             * @default
-             */
-            mate?: string;
-            /**
-             * Key
-             * @default
-             */
-            key?: string;
-            /**
-             * Taper
-             * @default
-             */
-            taper?: string;
-            /**
-             * Undercut
-             * @default
-             */
-            undercut?: string;
-            /**
-             * Count
-             * @default
-             */
-            count?: string;
-            /**
-             * By
-             * @default boring-tool
-             * @enum {string}
-             */
-            by?: "boring-tool" | "reamer";
-            /**
-             * Tap
-             * @default
-             */
-            tap?: string;
-            /**
-             * Graduation
-             * @default
-             */
-            graduation?: string;
+        Meanwhile: {
+            /** Changed */
+            changed: boolean;
+            /** Entries */
+            entries: components["schemas"]["LogEntry"][];
+            /** Taken Back */
+            taken_back: boolean;
+            /** Taken Back On */
+            taken_back_on: string;
         };
         /**
-         * DieRecordShown
-         * @description What the log says of the blank for a thread: the figure, from how many pieces, as a fraction of the pitch.
+         * MeetingShown
+         * @description A bolt and a nut at one pair of sizes; `threads` engaged before they bind, None when they never do.
          */
-        DieRecordShown: {
-            /** Thread */
-            thread: string;
-            blank: components["schemas"]["FigureShown"];
-            /** Pieces */
-            pieces: number;
-            /** Fraction */
-            fraction: string;
-        };
-        /**
-         * DimensionShown
-         * @description A size of a step that can be measured: what it is called, what with, what it is to be, from what to what.
-         */
-        DimensionShown: {
+        MeetingShown: {
+            clearance: components["schemas"]["FigureShown"];
             /**
-             * Measured
+             * Pair
              * @enum {string}
              */
-            measured: "diameter" | "far-end" | "length" | "width" | "bore" | "depth" | "over-flat" | "across-flats" | "chamfer" | "mouth" | "run-out";
+            pair: "tightest" | "middle" | "loosest";
+            /** Threads */
+            threads: number | null;
+        };
+        /**
+         * MendShown
+         * @description A way to mend a stripped hole.
+         */
+        MendShown: {
+            /** Code */
+            code: string;
+            /** Drill */
+            drill: string;
+            major: components["schemas"]["FigureShown"];
             /** Name */
             name: string;
-            /** How */
-            how: string;
-            aim: components["schemas"]["Shown"];
-            low: components["schemas"]["Shown"];
-            high: components["schemas"]["Shown"];
-        };
-        /**
-         * IdentifiedIn
-         * @description How the thread was identified: evidence as typed, by field, and how probable the thread was.
-         */
-        IdentifiedIn: {
-            /** Evidence */
-            evidence: {
-                [key: string]: string;
-            };
-            /** Probability */
-            probability: number;
-        };
-        /**
-         * JobDocument
-         * @description A version 3 job document, as typed; docs/formats/job-3.schema.json says what the core accepts.
-         */
-        JobDocument: {
-            /**
-             * Format
-             * @default conch-job
-             */
-            format?: string;
-            /**
-             * Version
-             * @default 3
-             */
-            version?: number;
-            /** Title */
-            title: string;
-            /**
-             * Needed By
-             * @default
-             */
-            needed_by?: string;
-            /**
-             * Fits
-             * @default
-             */
-            fits?: string;
-            /** Quantity */
-            quantity: number | string;
-            /**
-             * Unit
-             * @enum {string}
-             */
-            unit: "in" | "mm";
-            /**
-             * Material
-             * @enum {string}
-             */
-            material: "free-cutting-steel" | "mild-steel" | "alloy-steel" | "stainless" | "brass" | "bronze" | "cast-iron" | "aluminium" | "copper" | "plastic";
-            /**
-             * Hazards
-             * @default []
-             */
-            hazards?: ("pressure" | "steam" | "vehicle" | "lifting" | "guard")[];
-            part: components["schemas"]["PartIn"];
-            /**
-             * Others
-             * @default []
-             */
-            others?: components["schemas"]["OtherIn"][];
-            method: components["schemas"]["MethodIn"];
-            setup: components["schemas"]["SetupIn"];
-            /**
-             * Notes
-             * @default
-             */
-            notes?: string;
-            /**
-             * Becomes
-             * @default
-             */
-            becomes?: string;
-            identified?: components["schemas"]["IdentifiedIn"] | null;
-        };
-        /**
-         * JobShown
-         * @description A job with its document and the plan of one of its parts.
-         */
-        JobShown: {
-            /** Id */
-            id: number;
-            /** Title */
-            title: string;
-            /**
-             * State
-             * @enum {string}
-             */
-            state: "planned" | "on the bench" | "held" | "finished" | "closed" | "unreadable";
-            /**
-             * Shelf
-             * @enum {string}
-             */
-            shelf: "open" | "archive" | "bin";
-            /** Held */
-            held: string;
-            /** Closed */
-            closed: string;
-            /** Last */
-            last: number;
-            /** Changed At */
-            changed_at: string;
-            /** Revision */
-            revision: number;
-            /** Needed By */
-            needed_by: string;
-            /** Thread */
-            thread: string;
-            /** Material */
-            material: string;
-            /** Quantity */
-            quantity: number;
-            /** Good */
-            good: number;
-            /** Scrapped */
-            scrapped: number;
-            /** Piece */
-            piece: number;
-            /** Steps */
-            steps: number;
-            /** Steps Done */
-            steps_done: number;
-            /** Next Step */
-            next_step: string;
-            /** Unreadable */
-            unreadable: string;
-            document: components["schemas"]["JobDocument"];
-            plan: components["schemas"]["PlanShown"];
-            /** Die Records */
-            die_records: components["schemas"]["DieRecordShown"][];
+            needs: components["schemas"]["FigureShown"];
+            /** Remark */
+            remark: string;
+            /** Screw */
+            screw: string;
+            /** Tapped */
+            tapped: string;
         };
         /**
          * MethodIn
@@ -3601,15 +4235,26 @@ export interface components {
          */
         MethodIn: {
             /**
-             * Blank School
+             * Batch
+             * @default piece
              * @enum {string}
              */
-            blank_school: "nominal" | "pitch-fraction" | "mid-limits" | "mate-takes";
+            batch?: "piece" | "holding";
+            /**
+             * Because
+             * @default
+             */
+            because?: string;
             /**
              * Blank Fraction
              * @default
              */
             blank_fraction?: string;
+            /**
+             * Blank School
+             * @enum {string}
+             */
+            blank_school: "nominal" | "pitch-fraction" | "mid-limits" | "mate-takes";
             /**
              * Finish
              * @enum {string}
@@ -3621,11 +4266,26 @@ export interface components {
              */
             holder: "stock-in-vise" | "stock-by-tailstock" | "stock-by-jaws" | "guide-bush" | "sliding-by-hand" | "followed-quill" | "slipping-hand" | "floating-power" | "keyed-power" | "releasing-power" | "chuck-jaws";
             /**
-             * Order
-             * @default from-the-bar
+             * Infeed
+             * @default compound
              * @enum {string}
              */
-            order?: "from-the-bar" | "blanks-first";
+            infeed?: "compound" | "straight";
+            /**
+             * Lubricant
+             * @default
+             */
+            lubricant?: string;
+            /**
+             * Mate Minor
+             * @default
+             */
+            mate_minor?: string;
+            /**
+             * Mate Pitch
+             * @default
+             */
+            mate_pitch?: string;
             /**
              * Milling
              * @default after
@@ -3633,11 +4293,27 @@ export interface components {
              */
             milling?: "after" | "before-thread" | "on-the-bar";
             /**
-             * Batch
-             * @default piece
+             * Order
+             * @default from-the-bar
              * @enum {string}
              */
-            batch?: "piece" | "holding";
+            order?: "from-the-bar" | "blanks-first";
+            /**
+             * Overruled
+             * @default
+             */
+            overruled?: string;
+            /**
+             * Percent
+             * @default
+             */
+            percent?: string;
+            /**
+             * Point
+             * @default
+             * @enum {string}
+             */
+            point?: "" | "flat" | "radius" | "sharp" | "full-form" | "chaser";
             /**
              * Support
              * @default chuck
@@ -3651,857 +4327,36 @@ export interface components {
              */
             tapping?: "by-centre" | "slipping-hand" | "slipping-chuck" | "in-vise";
             /**
-             * Percent
-             * @default
-             */
-            percent?: string;
-            /**
-             * Infeed
-             * @default compound
-             * @enum {string}
-             */
-            infeed?: "compound" | "straight";
-            /**
-             * Point
-             * @default
-             * @enum {string}
-             */
-            point?: "" | "flat" | "radius" | "sharp" | "full-form" | "chaser";
-            /**
              * Tip
              * @default
              */
             tip?: string;
-            /**
-             * Lubricant
-             * @default
-             */
-            lubricant?: string;
-            /**
-             * Because
-             * @default
-             */
-            because?: string;
-            /**
-             * Overruled
-             * @default
-             */
-            overruled?: string;
-            /**
-             * Mate Minor
-             * @default
-             */
-            mate_minor?: string;
-            /**
-             * Mate Pitch
-             * @default
-             */
-            mate_pitch?: string;
         };
         /**
-         * Notice
-         * @description A coded remark on the job as a whole: the field it concerns and what to do. One that comes `first` is said at the
-         *     top of the job and beside its field: what stands against making it.
+         * NamedThing
+         * @description A thing that was typed: its document without an id, what it will be called, whether the like is owned; how it is
+         *     drawn.
          */
-        Notice: {
-            /** Code */
-            code: string;
-            /** Field */
-            field: string;
-            /** Text */
-            text: string;
-            /**
-             * First
-             * @default false
-             */
-            first?: boolean;
-        };
-        /**
-         * OtherIn
-         * @description a further part of the job; what it does not say is the first part's
-         */
-        OtherIn: {
-            /**
-             * Fits
-             * @default
-             */
-            fits?: string;
-            /** Quantity */
-            quantity: number | string;
-            /**
-             * Material
-             * @enum {string}
-             */
-            material: "free-cutting-steel" | "mild-steel" | "alloy-steel" | "stainless" | "brass" | "bronze" | "cast-iron" | "aluminium" | "copper" | "plastic";
-            method: components["schemas"]["MethodIn"];
-            part: components["schemas"]["PartIn"];
-        };
-        /**
-         * PartIn
-         * @description what is to be made
-         */
-        PartIn: {
-            /**
-             * Id
-             * @default
-             */
-            id?: string;
-            /**
-             * Name
-             * @default
-             */
-            name?: string;
-            stock: components["schemas"]["StockIn"];
-            /**
-             * Overall Length
-             * @default
-             */
-            overall_length?: string;
-            /** Sections */
-            sections: components["schemas"]["SectionIn"][];
-            /**
-             * Bores
-             * @default []
-             */
-            bores?: components["schemas"]["BoreIn"][];
-            /**
-             * Afterwards
-             * @default
-             */
-            afterwards?: string;
-        };
-        /**
-         * PassShown
-         * @description A cut of a step: the diameter it leaves, or what is dialled; whether the mate is `tried` after
-         *     it. Its working is that of the figure "cuts".
-         */
-        PassShown: {
-            /** Name */
-            name: string;
-            shown: components["schemas"]["Shown"];
-            /** Tried */
-            tried: boolean;
-        };
-        /**
-         * PlanShown
-         * @description A plan with what each holding is called and a drawing of it, or null for one that was not asked for.
-         *
-         *     `asks` are the fields of the document that concern it.
-         */
-        PlanShown: {
-            thread: components["schemas"]["ThreadShown"] | null;
-            overall: components["schemas"]["Shown"];
-            /** Quantity */
-            quantity: number;
-            /**
-             * Unit
-             * @enum {string}
-             */
-            unit: "in" | "mm";
-            /** Operations */
-            operations: components["schemas"]["StepShown"][];
-            /** Blanks */
-            blanks: components["schemas"]["BlankShown"][];
-            /** Batch */
-            batch: components["schemas"]["FigureShown"][];
-            /** Notices */
-            notices: components["schemas"]["Notice"][];
-            /** Cautions */
-            cautions: components["schemas"]["Caution"][];
-            /** Asks */
-            asks: string[];
-            rest: components["schemas"]["RestShown"] | null;
-            /** Holdings */
-            holdings: string[];
-            /** Drawings */
-            drawings: (components["schemas"]["SheetShown"] | null)[];
-        };
-        /**
-         * RestShown
-         * @description The section that takes what the others leave of the overall length, by its id.
-         */
-        RestShown: {
-            /** Section */
-            section: string;
-            length: components["schemas"]["Shown"];
-        };
-        /**
-         * SectionIn
-         * @description a stretch of the part along its axis; what a sample measured stands beside what was decided
-         */
-        SectionIn: {
-            /**
-             * Id
-             * @default
-             */
-            id?: string;
-            /**
-             * Shape
-             * @enum {string}
-             */
-            shape: "thread" | "round" | "taper" | "bar" | "hexagon" | "square" | "flats" | "knurl";
-            /**
-             * Across
-             * @default
-             */
-            across?: string;
-            /**
-             * Round
-             * @default
-             */
-            round?: string;
-            /**
-             * Length
-             * @default
-             */
-            length?: string;
-            /**
-             * Thread
-             * @default
-             */
-            thread?: string;
-            /**
-             * Runs
-             * @default shoulder
-             * @enum {string}
-             */
-            runs?: "shoulder" | "full";
-            /**
-             * Chamfer
-             * @default
-             */
-            chamfer?: string;
-            /**
-             * Edge
-             * @default bevel
-             * @enum {string}
-             */
-            edge?: "bevel" | "round";
-            /**
-             * Cut
-             * @default die
-             * @enum {string}
-             */
-            cut?: "die" | "die-head" | "threading-tool";
-            /**
-             * Die
-             * @default
-             */
-            die?: string;
-            /**
-             * Fit
-             * @default
-             * @enum {string}
-             */
-            fit?: "" | "running" | "close-running" | "piston" | "slide" | "push" | "glued" | "press" | "drive";
-            /**
-             * Mate
-             * @default
-             */
-            mate?: string;
-            /**
-             * Taper
-             * @default
-             */
-            taper?: string;
-            /**
-             * Pattern
-             * @default diamond
-             * @enum {string}
-             */
-            pattern?: "straight" | "diamond";
-            /**
-             * Pitch
-             * @default
-             */
-            pitch?: string;
-            /**
-             * Key
-             * @default
-             */
-            key?: string;
-            /**
-             * Key Length
-             * @default
-             */
-            key_length?: string;
-            /**
-             * Measured
-             * @default
-             */
-            measured?: string;
-            /**
-             * Measured Length
-             * @default
-             */
-            measured_length?: string;
-        };
-        /**
-         * SetupIn
-         * @description the lathe and its blades
-         */
-        SetupIn: {
-            /**
-             * Dial
-             * @enum {string}
-             */
-            dial: "diameter" | "radius";
-            /**
-             * Readout
-             * @default readout
-             * @enum {string}
-             */
-            readout?: "readout" | "stops";
-            /**
-             * Lathe
-             * @default middling
-             * @enum {string}
-             */
-            lathe?: "light" | "middling" | "heavy";
-            /**
-             * Run Down
-             * @default
-             */
-            run_down?: string;
-            /** Groove Blade */
-            groove_blade: string;
-            /**
-             * Groove Edge
-             * @default left
-             * @enum {string}
-             */
-            groove_edge?: "left" | "right";
-            /** Parting Blade */
-            parting_blade: string;
-            /**
-             * Parting Edge
-             * @default left
-             * @enum {string}
-             */
-            parting_edge?: "left" | "right";
-            /**
-             * Drills
-             * @default
-             */
-            drills?: string;
-            /**
-             * Machine
-             * @default
-             */
-            machine?: string;
-            /**
-             * Speeds
-             * @default
-             */
-            speeds?: string;
-            /**
-             * Bore
-             * @default
-             */
-            bore?: string;
-            /**
-             * Leadscrew
-             * @default
-             */
-            leadscrew?: string;
-            /**
-             * Gearbox
-             * @default
-             */
-            gearbox?: string;
-            /**
-             * Gears
-             * @default
-             */
-            gears?: string;
-            /**
-             * Dial Teeth
-             * @default
-             */
-            dial_teeth?: string;
-            /**
-             * Dial Lines
-             * @default
-             */
-            dial_lines?: string;
-            /**
-             * Head Least
-             * @default
-             */
-            head_least?: string;
-            /**
-             * Head Most
-             * @default
-             */
-            head_most?: string;
-            /**
-             * Head Hollow
-             * @default
-             */
-            head_hollow?: string;
-            /**
-             * Head Overrun
-             * @default
-             */
-            head_overrun?: string;
-            /**
-             * Head Graduation
-             * @default
-             */
-            head_graduation?: string;
-            /**
-             * Rack
-             * @default
-             */
-            rack?: string;
-            /**
-             * Mount
-             * @default unsaid
-             * @enum {string}
-             */
-            mount?: "unsaid" | "screwed" | "locked";
-            /**
-             * Tools
-             * @default unsaid
-             * @enum {string}
-             */
-            tools?: "unsaid" | "kept" | "each";
-        };
-        /**
-         * StepFigure
-         * @description A figure of a step, by the key its sentence names it with.
-         */
-        StepFigure: {
-            /** Key */
-            key: string;
-            figure: components["schemas"]["FigureShown"];
-        };
-        /**
-         * StepShown
-         * @description One step: `headline` is the key of its figure in a list, `big` of the one that is largest at the bench.
-         */
-        StepShown: {
-            /** Key */
-            key: string;
-            /** Title */
-            title: string;
-            /** Sentence */
-            sentence: string;
-            /** Headline */
-            headline: string;
-            /** Headline Words */
-            headline_words: string;
-            /** Big */
-            big: string;
-            /** Figures */
-            figures: components["schemas"]["StepFigure"][];
-            /** Tool */
-            tool: string;
-            /** Edge */
-            edge: string;
-            /** Cautions */
-            cautions: components["schemas"]["Caution"][];
-            /** Notes */
-            notes: string[];
-            /** Why */
-            why: string;
-            /** Measure */
-            measure: ("diameter" | "verdict") | null;
-            /** Inside */
-            inside: boolean;
-            /** Gauges */
-            gauges: ("" | "known" | "small" | "worn" | "limits" | "thread-micrometer")[];
-            /** Dimensions */
-            dimensions: components["schemas"]["DimensionShown"][];
-            /** Chucking */
-            chucking: number;
-            /** Passes */
-            passes: components["schemas"]["PassShown"][];
-            /** Passes Told */
-            passes_told: string;
-            /** Passes End */
-            passes_end: string;
-            /** Zero */
-            zero: string;
-            /** Oil */
-            oil: string;
-        };
-        /**
-         * StockIn
-         * @description what the part is made from
-         */
-        StockIn: {
-            /**
-             * Form
-             * @default round
-             * @enum {string}
-             */
-            form?: "round" | "hexagon" | "square" | "bolt" | "kept";
-            /** Across */
-            across: string;
-            /**
-             * Bar Length
-             * @default
-             */
-            bar_length?: string;
-        };
-        /**
-         * ThreadShown
-         * @description A thread in its own unit.
-         */
-        ThreadShown: {
-            /** Designation */
-            designation: string;
-            /** Family */
-            family: string;
-            /** Series */
-            series: string;
-            /** Angle Deg */
-            angle_deg: number;
-            /**
-             * Unit
-             * @enum {string}
-             */
-            unit: "in" | "mm";
-            /** Tpi */
-            tpi: number | null;
-            /** Pitch */
-            pitch: number;
-            basic: components["schemas"]["BasicNumbers"];
-            /** Special */
-            special: boolean;
-            /**
-             * Hand
-             * @enum {string}
-             */
-            hand: "right" | "left";
-            /** Starts */
-            starts: number;
-            /** Lead */
-            lead: number;
-            /** Taper */
-            taper: number;
-            /** Notes */
-            notes: string[];
-            source: components["schemas"]["Source"];
-        };
-        /**
-         * StartIn
-         * @description A new job as typed: what it starts as and its sizes; method and set-up of the last job, null for the usual ones.
-         *
-         *     What is missing in the last job's is as usual, what is not known is left: a browser may have kept it for years.
-         */
-        StartIn: {
-            typed: components["schemas"]["Typed"];
-            /** Method */
-            method?: {
-                [key: string]: string;
-            } | null;
-            /** Setup */
-            setup?: {
-                [key: string]: string;
-            } | null;
-            identified?: components["schemas"]["IdentifiedIn"] | null;
-        };
-        /**
-         * Typed
-         * @description What the person typed of a new job: text, a bare number in `unit`; "" where the start does not ask.
-         *
-         *     `present` is a bolt's length under its head before it is cut down; `readings` are what a sample measured, by the
-         *     field of the size that was decided.
-         */
-        Typed: {
-            /**
-             * Start
-             * @enum {string}
-             */
-            start: "stud" | "rod" | "screw" | "plug" | "all-thread" | "nut" | "body" | "bush" | "bolt" | "sample";
-            /**
-             * Unit
-             * @enum {string}
-             */
-            unit: "in" | "mm";
-            /**
-             * Title
-             * @default
-             */
-            title?: string;
-            /**
-             * Thread
-             * @default
-             */
-            thread?: string;
-            /**
-             * Quantity
-             * @default
-             */
-            quantity?: string;
-            /**
-             * Material
-             * @default mild-steel
-             */
-            material?: string;
-            /**
-             * Stock
-             * @default
-             */
-            stock?: string;
-            /**
-             * Threaded
-             * @default
-             */
-            threaded?: string;
-            /**
-             * Shank
-             * @default
-             */
-            shank?: string;
-            /**
-             * Shank Length
-             * @default
-             */
-            shank_length?: string;
-            /**
-             * Flats
-             * @default
-             */
-            flats?: string;
-            /**
-             * Hole
-             * @default
-             */
-            hole?: string;
-            /**
-             * Overall
-             * @default
-             */
-            overall?: string;
-            /**
-             * Present
-             * @default
-             */
-            present?: string;
-            /**
-             * Finish
-             * @default
-             */
-            finish?: string;
-            /** Readings */
-            readings?: {
+        NamedThing: {
+            /** Across Mm */
+            across_mm: number;
+            /** Bore Mm */
+            bore_mm: number;
+            /** Document */
+            document: {
                 [key: string]: string;
             };
-        };
-        /**
-         * Ask
-         * @description One fact that is asked for: its field, what it is called, and what an empty field stands for, "" where it must
-         *     be filled. The examples are one for inches, one for millimetres.
-         */
-        Ask: {
-            /**
-             * Field
-             * @enum {string}
-             */
-            field: "title" | "thread" | "quantity" | "stock" | "threaded" | "shank" | "shank_length" | "flats" | "hole" | "overall" | "present";
-            /** Label */
-            label: string;
             /**
              * Kind
              * @enum {string}
              */
-            kind: "words" | "thread" | "count" | "across" | "along";
-            /** Inch */
-            inch: string;
-            /** Mm */
-            mm: string;
-            /**
-             * Empty
-             * @default
-             */
-            empty?: string;
-        };
-        /**
-         * BeginningShown
-         * @description A shape to start from: its picture, and what it asks for; nothing where it leads elsewhere.
-         */
-        BeginningShown: {
-            /** Code */
-            code: ("stud" | "rod" | "screw" | "plug" | "all-thread" | "nut" | "body" | "bush" | "bolt" | "sample") | ("repair" | "thread");
+            kind: "die" | "tap" | "drill" | "reamer" | "blade" | "tool" | "die-stock" | "holder" | "bush" | "head" | "collet" | "chuck" | "centre" | "gauge" | "instrument" | "bar" | "mandrel" | "lathe";
+            /** Known */
+            known: boolean;
             /** Name */
             name: string;
-            /** Remark */
-            remark: string;
-            /** Asks */
-            asks: components["schemas"]["Ask"][];
-            /** Shoulder */
-            shoulder: boolean;
-            /** Reads */
-            reads: boolean;
-            /** Finish */
-            finish: string;
-            picture: components["schemas"]["SheetShown"];
-        };
-        /**
-         * StartSketch
-         * @description A form so far: the part it describes, None where its sizes do not fit each other; what is wrong with what was
-         *     typed, what is to be said of the thread, the unit that goes with it, and the method and lathe in force.
-         *
-         *     `length` is a screw's, typed behind the thread that `thread` names without it; "" where none is.
-         */
-        StartSketch: {
-            drawing: components["schemas"]["SheetShown"] | null;
-            /** Errors */
-            errors: components["schemas"]["FieldError"][];
-            /** Remarks */
-            remarks: string[];
-            /** Thread */
-            thread: string;
-            /** Length */
-            length: string;
-            /** Unit */
-            unit: ("in" | "mm") | null;
-            /** Method */
-            method: {
-                [key: string]: string;
-            };
-            /** Setup */
-            setup: {
-                [key: string]: string;
-            };
-        };
-        /**
-         * StudRepairShown
-         * @description A stud repair: its figures, and the document of its job of three parts.
-         */
-        StudRepairShown: {
-            /** Designation */
-            designation: string;
-            /** Figures */
-            figures: components["schemas"]["FigureShown"][];
-            document: components["schemas"]["JobDocument"];
-        };
-        /**
-         * StudRepairIn
-         * @description A stud repair as typed, and how the last job was made, as a new job takes it; a bare number is in `unit`.
-         */
-        StudRepairIn: {
-            /**
-             * Title
-             * @default
-             */
-            title?: string;
-            /**
-             * Unit
-             * @enum {string}
-             */
-            unit: "in" | "mm";
-            /** Across */
-            across: string;
-            /** Thread */
-            thread: string;
-            /**
-             * Metal
-             * @default
-             */
-            metal?: string;
-            /**
-             * Stud Metal
-             * @default
-             */
-            stud_metal?: string;
-            /**
-             * Clamped
-             * @default
-             */
-            clamped?: string;
-            /**
-             * Washer
-             * @default
-             */
-            washer?: string;
-            /**
-             * Nut
-             * @default
-             */
-            nut?: string;
-            /**
-             * Out
-             * @default
-             */
-            out?: string;
-            /**
-             * Engaged
-             * @default
-             */
-            engaged?: string;
-            /** Method */
-            method?: {
-                [key: string]: string;
-            } | null;
-            /** Setup */
-            setup?: {
-                [key: string]: string;
-            } | null;
-        };
-        /**
-         * ChangeIn
-         * @description A changed document, and the revision it was made from.
-         */
-        ChangeIn: {
-            document: components["schemas"]["JobDocument"];
-            /** Revision */
-            revision: number;
-        };
-        /**
-         * StandingShown
-         * @description A job as it stands, with what an act must say it saw.
-         */
-        StandingShown: {
-            /** Id */
-            id: number;
-            /** Title */
-            title: string;
-            /**
-             * State
-             * @enum {string}
-             */
-            state: "planned" | "on the bench" | "held" | "finished" | "closed" | "unreadable";
-            /**
-             * Shelf
-             * @enum {string}
-             */
-            shelf: "open" | "archive" | "bin";
-            /** Held */
-            held: string;
-            /** Closed */
-            closed: string;
-            /** Last */
-            last: number;
-            /** Changed At */
-            changed_at: string;
-            /** Revision */
-            revision: number;
-            /** Needed By */
-            needed_by: string;
-            /** Thread */
-            thread: string;
-            /** Material */
-            material: string;
-            /** Quantity */
-            quantity: number;
-            /** Good */
-            good: number;
-            /** Scrapped */
-            scrapped: number;
-            /** Piece */
-            piece: number;
-            /** Steps */
-            steps: number;
-            /** Steps Done */
-            steps_done: number;
-            /** Next Step */
-            next_step: string;
-            /** Unreadable */
-            unreadable: string;
+            /** Short */
+            short: string;
         };
         /**
          * NeedShown
@@ -4511,436 +4366,30 @@ export interface components {
          *     that it is laid out for.
          */
         NeedShown: {
-            /** What */
-            what: string;
-            /** Thing */
-            thing: string;
-            /** Id */
-            id: string;
-            /** Place */
-            place: string;
-            /** Note */
-            note: string;
-            /** Instead */
-            instead: components["schemas"]["StandInShown"][];
-            /** Field */
-            field: string;
             /** Choices */
             choices: components["schemas"]["ChoiceShown"][];
+            /** Did */
+            did: string;
+            /** Field */
+            field: string;
+            /** Id */
+            id: string;
+            /** Instead */
+            instead: components["schemas"]["StandInShown"][];
+            /** Note */
+            note: string;
             /** Owns */
             owns: {
                 [key: string]: string;
             };
-            /** Did */
-            did: string;
+            /** Place */
+            place: string;
             /** Steps */
             steps: string[];
-        };
-        /**
-         * StandInShown
-         * @description What may stand in, or what does not serve; taken by giving `field` of the document `value`, "" where it is told
-         *     alone.
-         */
-        StandInShown: {
-            /** Words */
-            words: string;
-            /** Field */
-            field: string;
-            /** Value */
-            value: string;
-            /** Serves */
-            serves: boolean;
-        };
-        /**
-         * Chart
-         * @description Minutes over the number of `pieces` for the ways that serve: lines cross where another is quicker.
-         */
-        Chart: {
-            /** Pieces */
-            pieces: number[];
-            /** Lines */
-            lines: components["schemas"]["Line"][];
-        };
-        /**
-         * ChoosingShown
-         * @description The ways of one thread, the best first; `taken` is the code of the one the job takes.
-         */
-        ChoosingShown: {
-            /** Id */
-            id: string;
-            /** Thread */
-            thread: string;
-            /** Inside */
-            inside: boolean;
-            /** Taken */
-            taken: string;
-            /** Words */
-            words: string;
-            /** Agrees */
-            agrees: boolean;
-            /** Ways */
-            ways: components["schemas"]["WayShown"][];
-            chart: components["schemas"]["Chart"];
-            /** Changes */
-            changes: string[];
-            /** Cheapest */
-            cheapest: string;
-        };
-        /**
-         * Line
-         * @description Minutes of a way at each of the counts of a chart.
-         */
-        Line: {
-            /** Code */
-            code: string;
-            /** Name */
-            name: string;
-            /** Minutes */
-            minutes: number[];
-        };
-        /**
-         * SchoolShown
-         * @description A question on which practitioners differ: what the program takes here and why, and what the job does.
-         */
-        SchoolShown: {
-            /** Question */
-            question: string;
-            /** Here */
-            here: string;
-            /** Why */
-            why: string;
-            /** Chosen */
-            chosen: string;
-            /** Agrees */
-            agrees: boolean;
-            /** Field */
-            field: string;
-            /** Value */
-            value: string;
-        };
-        /**
-         * TakenBy
-         * @description A field of the document and what it says when a way is taken.
-         */
-        TakenBy: {
-            /** Field */
-            field: string;
-            /** Value */
-            value: string;
-        };
-        /**
-         * WayShown
-         * @description A way of making a thread, weighed: why it does not suit, what one has not got, and may `make`
-         *     oneself, "" for nothing; what speaks for it and against.
-         */
-        WayShown: {
-            /** Code */
-            code: string;
-            /** Name */
-            name: string;
-            /** Remark */
-            remark: string;
-            /** Takes */
-            takes: components["schemas"]["TakenBy"][];
-            /** Serves */
-            serves: boolean;
-            /** Refused */
-            refused: string[];
-            /** Lacking */
-            lacking: string[];
-            /** Make */
-            make: ("die-holder" | "floating" | "die-stock" | "guide-bush" | "bush-set" | "sleeve" | "taper-bar" | "tap-holder" | "backplate") | "";
-            /** Merits */
-            merits: string[];
-            /** Faults */
-            faults: string[];
-            set_up: components["schemas"]["FigureShown"];
-            each: components["schemas"]["FigureShown"];
-            whole: components["schemas"]["FigureShown"];
-            torque: components["schemas"]["FigureShown"] | null;
-            /** Borne By */
-            borne_by: string;
-            /** Pitch */
-            pitch: string;
-            /** Straight */
-            straight: string;
-            shoulder: components["schemas"]["FigureShown"];
-            /** Cautions */
-            cautions: components["schemas"]["Caution"][];
-        };
-        /**
-         * WaysShown
-         * @description Which way to take for each thread of a part, and where practitioners differ.
-         */
-        WaysShown: {
-            /** Threads */
-            threads: components["schemas"]["ChoosingShown"][];
-            /** Schools */
-            schools: components["schemas"]["SchoolShown"][];
-            /** Because */
-            because: string;
-        };
-        /**
-         * AdviceShown
-         * @description What to do with the die; `middle` is the way of its middle screw, the outer ones go the other. `again` is what
-         *     one says who cut the thread further, by so much `more` on the dial.
-         */
-        AdviceShown: {
-            /**
-             * Middle
-             * @enum {string}
-             */
-            middle: "in" | "out" | "";
-            /**
-             * Move
-             * @enum {string}
-             */
-            move: "close" | "open" | "leave";
-            /** Order */
-            order: string;
-            /** Recut */
-            recut: boolean;
-            eighths: components["schemas"]["FigureShown"] | null;
-            chance: components["schemas"]["FigureShown"] | null;
-            piece: components["schemas"]["FigureShown"] | null;
-            /** Again */
-            again: string;
-            more: components["schemas"]["FigureShown"] | null;
-        };
-        /**
-         * AtSpeedShown
-         * @description What a speed in rev/min comes to: seconds for all turns, travel in a minute, seconds until the spindle stands.
-         */
-        AtSpeedShown: {
-            /** Speed */
-            speed: number;
-            seconds: components["schemas"]["FigureShown"];
-            travel: components["schemas"]["FigureShown"];
-            stands: components["schemas"]["FigureShown"];
-            /** Wait */
-            wait: number;
-        };
-        /**
-         * Beat
-         * @description What is done when so many turns were made; `off` where the spindle is switched off with it, and slows.
-         */
-        Beat: {
-            /** Turn */
-            turn: number;
-            /**
-             * Sign
-             * @enum {string}
-             */
-            sign: "back" | "off" | "end";
-            /** Words */
-            words: string;
-            /**
-             * Off
-             * @default false
-             */
-            off?: boolean;
-        };
-        /**
-         * Cause
-         * @description Something that makes a nut bind: what to look at, and what cures it. Source: practice.
-         */
-        Cause: {
-            /**
-             * Code
-             * @enum {string}
-             */
-            code: "swarf" | "last-turns" | "blank" | "burr" | "other-nut" | "other-thread";
-            /** Name */
-            name: string;
-            /** Look */
-            look: string;
-            /** Cure */
-            cure: string;
-        };
-        /**
-         * CutShown
-         * @description The next cut, and its state in `words` where nothing is to be cut; `ratio` what comes off per dialled, where that
-         *     is learned.
-         */
-        CutShown: {
-            /**
-             * State
-             * @enum {string}
-             */
-            state: "first" | "rough" | "finish" | "on-size" | "past";
-            /** Words */
-            words: string;
-            dial: components["schemas"]["FigureShown"] | null;
-            left: components["schemas"]["FigureShown"];
-            ratio: components["schemas"]["FigureShown"] | null;
-            expect: components["schemas"]["FigureShown"] | null;
-            give_or_take: components["schemas"]["FigureShown"] | null;
-            /** Then */
-            then: string;
-        };
-        /**
-         * Due
-         * @description Whether the piece in hand is to be gauged, and which is the next that is.
-         */
-        Due: {
-            /** Now */
-            now: boolean;
-            /** Piece */
-            piece: number;
-        };
-        /**
-         * JobBench
-         * @description The bench of a job; what it `becomes` in the shop once it is made, as one types it there, "" for nothing.
-         */
-        JobBench: {
-            /** Id */
-            id: number;
-            /** Title */
-            title: string;
-            /**
-             * State
-             * @enum {string}
-             */
-            state: "planned" | "on the bench" | "held" | "finished" | "closed" | "unreadable";
-            /**
-             * Shelf
-             * @enum {string}
-             */
-            shelf: "open" | "archive" | "bin";
-            /** Held */
-            held: string;
-            /** Closed */
-            closed: string;
-            /** Last */
-            last: number;
-            /** Changed At */
-            changed_at: string;
-            /** Revision */
-            revision: number;
-            /** Part */
-            part: number;
-            /** Parts */
-            parts: components["schemas"]["PartStanding"][];
-            /** Piece */
-            piece: number;
-            /** Waiting */
-            waiting: components["schemas"]["PieceWaiting"][];
-            /** Begins */
-            begins: number | null;
-            /** Turns */
-            turns: components["schemas"]["Turn"][];
-            /** Good */
-            good: number;
-            /** Scrapped */
-            scrapped: number;
-            /** Quantity */
-            quantity: number;
-            /** Finished */
-            finished: boolean;
-            /** Gauged Pieces */
-            gauged_pieces: number;
-            /** Steps */
-            steps: components["schemas"]["StepStanding"][];
-            step: components["schemas"]["StepShown"] | null;
-            /** Sizes */
-            sizes: components["schemas"]["SizeNowShown"][];
-            /** Hindrance */
-            hindrance: string;
-            verdict: components["schemas"]["VerdictShown"] | null;
-            /** Adjusted */
-            adjusted: boolean;
-            advice: components["schemas"]["AdviceShown"] | null;
-            preset: components["schemas"]["PresetShown"] | null;
-            /** Causes */
-            causes: components["schemas"]["Cause"][];
-            cause: components["schemas"]["Cause"] | null;
-            due: components["schemas"]["Due"];
-            count: components["schemas"]["TurnsShown"] | null;
-            sized: components["schemas"]["SizedShown"] | null;
-            /**
-             * Tried
-             * @enum {string}
-             */
-            tried: "" | "known" | "small" | "worn" | "limits" | "thread-micrometer";
-            /** Opened Eighths */
-            opened_eighths: number;
-            /** Opened Words */
-            opened_words: string;
-            /**
-             * Moves
-             * @enum {string}
-             */
-            moves: "die" | "head" | "tap";
-            /** Unread */
-            unread: components["schemas"]["Caution"][];
-            /** Zero */
-            zero: string;
-            /** Zeros Stay */
-            zeros_stay: boolean;
-            /** Asks Keeping */
-            asks_keeping: boolean;
-            outdated: components["schemas"]["BothUnits"] | null;
-            drawing: components["schemas"]["SheetShown"];
-            /** Before */
-            before: components["schemas"]["NextAct"][];
-            next: components["schemas"]["NextAct"] | null;
-            /**
-             * Unit
-             * @enum {string}
-             */
-            unit: "in" | "mm";
-            /** Lessons */
-            lessons: components["schemas"]["LessonShown"][];
-            /** Becomes */
-            becomes: string;
-        };
-        /**
-         * Judged
-         * @description What a reading is to the class, in words, and whether the class allows it; what one under it `still` serves.
-         */
-        Judged: {
-            words: components["schemas"]["BothUnits"];
-            /** Within */
-            within: boolean;
-            /**
-             * Still
-             * @default
-             */
-            still?: string;
-        };
-        /**
-         * LessonShown
-         * @description A mistake: what became of it, why it was made, the check that would have caught it; where and when.
-         */
-        LessonShown: {
-            /** Entry */
-            entry: number;
-            /** Job Id */
-            job_id: number;
-            /** Job */
-            job: string;
-            /** Piece */
-            piece: number;
-            /** Step */
-            step: string;
-            /** Thread */
-            thread: string;
-            /** Die */
-            die: string;
-            /** Metal */
-            metal: string;
-            /** Tool */
-            tool: string;
-            /** Became */
-            became: string;
-            /** Said */
-            said: string;
-            /** Mistake */
-            mistake: string;
-            /** Check */
-            check: string;
-            /** At */
-            at: string;
+            /** Thing */
+            thing: string;
+            /** What */
+            what: string;
         };
         /**
          * NextAct
@@ -4956,18 +4405,213 @@ export interface components {
             label: string;
         };
         /**
+         * NextShown
+         * @description The next step in a sentence, with its question when there is one.
+         */
+        NextShown: {
+            question: components["schemas"]["Question"] | null;
+            /** Sentence */
+            sentence: string;
+        };
+        /**
+         * NominalShown
+         * @description A size a reading may have meant: as one would type it, and how far the reading lies under it.
+         */
+        NominalShown: {
+            /** Typed */
+            typed: string;
+            under: components["schemas"]["Shown"];
+        };
+        /**
+         * NoteIn
+         * @description A note: its words are the `reason`.
+         */
+        NoteIn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "note";
+            /** Last */
+            last: number;
+            /**
+             * Reason
+             * @default
+             */
+            reason?: string;
+            /** Revision */
+            revision: number;
+            /** Step */
+            step: string;
+        };
+        /**
+         * Notice
+         * @description A coded remark on the job as a whole: the field it concerns and what to do. One that comes `first` is said at the
+         *     top of the job and beside its field: what stands against making it.
+         */
+        Notice: {
+            /** Code */
+            code: string;
+            /** Field */
+            field: string;
+            /**
+             * First
+             * @default false
+             */
+            first?: boolean;
+            /** Text */
+            text: string;
+        };
+        /**
+         * OffsetShown
+         * @description What an instrument is off by, and how surely a reading is known then.
+         */
+        OffsetShown: {
+            correction: components["schemas"]["FigureShown"];
+            /** Name */
+            name: string;
+            /** Readings */
+            readings: number;
+            uncertainty: components["schemas"]["FigureShown"];
+        };
+        /**
+         * OtherIn
+         * @description a further part of the job; what it does not say is the first part's
+         */
+        OtherIn: {
+            /**
+             * Fits
+             * @default
+             */
+            fits?: string;
+            /**
+             * Material
+             * @enum {string}
+             */
+            material: "free-cutting-steel" | "mild-steel" | "alloy-steel" | "stainless" | "brass" | "bronze" | "cast-iron" | "aluminium" | "copper" | "plastic";
+            method: components["schemas"]["MethodIn"];
+            part: components["schemas"]["PartIn"];
+            /** Quantity */
+            quantity: number | string;
+        };
+        /**
+         * PairIn
+         * @description The code as typed, and what the device is called.
+         */
+        PairIn: {
+            /** Code */
+            code: string;
+            /** Name */
+            name: string;
+        };
+        /**
+         * PartIn
+         * @description what is to be made
+         */
+        PartIn: {
+            /**
+             * Afterwards
+             * @default
+             */
+            afterwards?: string;
+            /**
+             * Bores
+             * @default []
+             */
+            bores?: components["schemas"]["BoreIn"][];
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * Overall Length
+             * @default
+             */
+            overall_length?: string;
+            /** Sections */
+            sections: components["schemas"]["SectionIn"][];
+            stock: components["schemas"]["StockIn"];
+        };
+        /**
+         * PartOutcome
+         * @description A part by its id: pieces good and scrapped, and how many threads were gauged.
+         */
+        PartOutcome: {
+            /** Gauged */
+            gauged: number;
+            /** Good */
+            good: number;
+            /** Part */
+            part: string;
+            /** Scrapped */
+            scrapped: number;
+        };
+        /**
          * PartStanding
          * @description A part of the job: what it is called, how many are made.
          */
         PartStanding: {
+            /** Good */
+            good: number;
             /** Id */
             id: string;
             /** Name */
             name: string;
-            /** Good */
-            good: number;
             /** Quantity */
             quantity: number;
+        };
+        /**
+         * PassShown
+         * @description A cut of a step: the diameter it leaves, or what is dialled; whether the mate is `tried` after
+         *     it. Its working is that of the figure "cuts".
+         */
+        PassShown: {
+            /** Name */
+            name: string;
+            shown: components["schemas"]["Shown"];
+            /** Tried */
+            tried: boolean;
+        };
+        /**
+         * PathShown
+         * @description Path data with its role; `step` when it shows one, `steps` where it is there at some alone.
+         */
+        PathShown: {
+            /** D */
+            d: string;
+            /**
+             * Role
+             * @enum {string}
+             */
+            role: "edge" | "thread" | "centre" | "hatch" | "chuck" | "jaw" | "ghost" | "dimension" | "arrow" | "removal" | "tool" | "part" | "nut" | "zone" | "nut-zone" | "clash" | "leader" | "hidden" | "aim" | "bore";
+            /** Step */
+            step: string;
+            /** Steps */
+            steps: string[];
+        };
+        /**
+         * PhotographIn
+         * @description A photograph as base64.
+         */
+        PhotographIn: {
+            /** Content */
+            content: string;
+        };
+        /**
+         * Picture
+         * @description A square of so many modules a `side`, and its dark ones as an SVG path over them.
+         */
+        Picture: {
+            /** Path */
+            path: string;
+            /** Side */
+            side: number;
         };
         /**
          * PieceWaiting
@@ -4980,271 +4624,181 @@ export interface components {
             title: string;
         };
         /**
+         * PipeHoleShown
+         * @description A taper hole: drills before a reamer and without one, figures, and the warning.
+         */
+        PipeHoleShown: {
+            /** Designation */
+            designation: string;
+            /** Figures */
+            figures: components["schemas"]["FigureShown"][];
+            /** Plain */
+            plain: string;
+            /** Reamed */
+            reamed: string;
+            /** Warning */
+            warning: string;
+        };
+        /**
+         * PlaceShown
+         * @description Where a page is found from the network, and the same as a picture that a tablet reads; "" and None without.
+         */
+        PlaceShown: {
+            /** Address */
+            address: string;
+            picture: components["schemas"]["Picture"] | null;
+        };
+        /**
+         * PlanShown
+         * @description A plan with what each holding is called and a drawing of it, or null for one that was not asked for.
+         *
+         *     `asks` are the fields of the document that concern it.
+         */
+        PlanShown: {
+            /** Asks */
+            asks: string[];
+            /** Batch */
+            batch: components["schemas"]["FigureShown"][];
+            /** Blanks */
+            blanks: components["schemas"]["BlankShown"][];
+            /** Cautions */
+            cautions: components["schemas"]["Caution"][];
+            /** Drawings */
+            drawings: (components["schemas"]["SheetShown"] | null)[];
+            /** Holdings */
+            holdings: string[];
+            /** Notices */
+            notices: components["schemas"]["Notice"][];
+            /** Operations */
+            operations: components["schemas"]["StepShown"][];
+            overall: components["schemas"]["Shown"];
+            /** Quantity */
+            quantity: number;
+            rest: components["schemas"]["RestShown"] | null;
+            thread: components["schemas"]["ThreadShown"] | null;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "in" | "mm";
+        };
+        /**
+         * PointShown
+         * @description A size of a piece, as it was measured last.
+         */
+        PointShown: {
+            /** Mm */
+            mm: number;
+            /** Piece */
+            piece: number;
+            size: components["schemas"]["Shown"];
+            /** Within */
+            within: boolean;
+        };
+        /**
          * PresetShown
          * @description Where to set a die before it runs, in `marks`: eighths of a turn from where its middle screw touches, graduations
          *     of a head from its mark, opened above 0; in words, and how; its chance of the class; what it is expected to cut; how
          *     many of its threads are known; where it was left.
          */
         PresetShown: {
+            chance: components["schemas"]["FigureShown"];
             /** Eighths */
             eighths: number;
-            /** Words */
-            words: string;
-            /** Order */
-            order: string;
-            chance: components["schemas"]["FigureShown"];
             expected: components["schemas"]["FigureShown"];
-            /** Trials */
-            trials: number;
+            /** Expected Words */
+            expected_words: string;
             /** Left */
             left: number | null;
             /** Left Words */
             left_words: string;
             /** Marks */
             marks: string;
-            /** Expected Words */
-            expected_words: string;
+            /** Order */
+            order: string;
+            /** Trials */
+            trials: number;
+            /** Words */
+            words: string;
         };
         /**
-         * ReadingShown
-         * @description A reading with the pass before it: what was dialled, `stated` where the person said so, and what came off; `by`
-         *     the instrument that sent it.
+         * PriorShown
+         * @description How often a series is met, where and in what the machine is.
          */
-        ReadingShown: {
-            reading: components["schemas"]["Shown"];
-            dialled: components["schemas"]["Shown"] | null;
-            /** Stated */
-            stated: boolean;
-            came_off: components["schemas"]["Shown"] | null;
-            /** By */
-            by: string;
+        PriorShown: {
+            /** Name */
+            name: string;
+            /** Series */
+            series: string;
+            /** Share */
+            share: number;
         };
         /**
-         * SizeNowShown
-         * @description A size of the step in hand: its readings, the cut that comes next, the last reading against the class; `next` is
-         *     what the large button is for while it is looked at and nothing is typed.
+         * Problem
+         * @description Problem details (RFC 9457) with the errors of the fields.
          */
-        SizeNowShown: {
-            /**
-             * Measured
-             * @enum {string}
-             */
-            measured: "diameter" | "far-end" | "length" | "width" | "bore" | "depth" | "over-flat" | "across-flats" | "chamfer" | "mouth" | "run-out";
-            /** Readings */
-            readings: components["schemas"]["ReadingShown"][];
-            cut: components["schemas"]["CutShown"];
-            judged: components["schemas"]["Judged"] | null;
-            next: components["schemas"]["NextAct"];
-        };
-        /**
-         * SizedShown
-         * @description A thread as measured, the uncertainty of that, the chance that it is in its class; what would tell more.
-         */
-        SizedShown: {
-            pitch_diameter: components["schemas"]["FigureShown"];
-            uncertainty: components["schemas"]["FigureShown"];
-            chance: components["schemas"]["FigureShown"];
-            /** Tells */
-            tells: string;
-        };
-        /**
-         * StepStanding
-         * @description A step of the piece in hand; `zero` and `next_zero` are what to touch off at this piece, and at the next; `first`
-         *     is what the large button is for before anything is said there, null where a thread is gauged, `done` what ends it.
-         */
-        StepStanding: {
-            /** Key */
-            key: string;
+        Problem: {
+            /** Code */
+            code: string;
+            /** Detail */
+            detail: string;
+            /** Errors */
+            errors: components["schemas"]["FieldError"][];
+            /** Status */
+            status: number;
             /** Title */
             title: string;
+        };
+        /**
+         * Question
+         * @description What to measure next: with what, how, what each answer would mean, and how many bits it is worth.
+         *
+         *     `mate` is the thread to try, `count` the threads to count, where the question is of that kind.
+         */
+        Question: {
             /**
-             * State
+             * Ask
              * @enum {string}
              */
-            state: "done" | "now" | "to do";
-            /** Zero */
-            zero: string;
-            /** Next Zero */
-            next_zero: string;
-            first: components["schemas"]["NextAct"] | null;
-            done: components["schemas"]["NextAct"];
-        };
-        /**
-         * Turn
-         * @description Work turns to a piece, at the step of that key.
-         */
-        Turn: {
-            /** Piece */
-            piece: number;
-            /** Step */
-            step: string;
-        };
-        /**
-         * TurnsShown
-         * @description How many turns, by how much one press counts on, what is done on the way; under power at which speeds.
-         */
-        TurnsShown: {
-            /** Turns */
-            turns: number;
-            /** Step */
-            step: number;
-            /** Beats */
-            beats: components["schemas"]["Beat"][];
-            /** Speeds */
-            speeds: components["schemas"]["AtSpeedShown"][];
-        };
-        /**
-         * AcceptIn
-         * @description The step will do as it is.
-         */
-        AcceptIn: {
-            /** Last */
-            last: number;
-            /** Revision */
-            revision: number;
-            /** Step */
-            step: string;
+            ask: "outside" | "leaf" | "counted" | "angle" | "taper" | "mate";
             /**
-             * Reason
-             * @default
+             * Count
+             * @default 0
              */
-            reason?: string;
+            count?: number;
+            /** Gain Bits */
+            gain_bits: number;
+            /** How */
+            how: string;
             /**
-             * Disposition
-             * @default
-             */
-            disposition?: string;
-            /**
-             * Why
-             * @default
-             */
-            why?: string;
-            /**
-             * @description discriminator enum property added by openapi-typescript
+             * Instrument
              * @enum {string}
              */
-            kind: "accept";
-        };
-        /**
-         * AgainIn
-         * @description A finished step is taken up once more, `again` its key; or the step in hand is done again, by its `disposition`,
-         *     with a `reason` and `why`.
-         */
-        AgainIn: {
-            /** Last */
-            last: number;
-            /** Revision */
-            revision: number;
-            /** Step */
-            step: string;
+            instrument: "caliper" | "pitch-leaves" | "rule" | "angle-leaves" | "mates";
             /**
-             * Again
+             * Mate
              * @default
              */
-            again?: string;
-            /**
-             * Reason
-             * @default
-             */
-            reason?: string;
-            /**
-             * Disposition
-             * @default
-             */
-            disposition?: string;
-            /**
-             * Why
-             * @default
-             */
-            why?: string;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            kind: "again";
-        };
-        /**
-         * CauseIn
-         * @description What a nut was found to bind for.
-         */
-        CauseIn: {
-            /** Last */
-            last: number;
-            /** Revision */
-            revision: number;
-            /** Step */
-            step: string;
-            /**
-             * Cause
-             * @default
-             */
-            cause?: string;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            kind: "cause";
-        };
-        /**
-         * DoneIn
-         * @description The step in hand is done.
-         */
-        DoneIn: {
-            /** Last */
-            last: number;
-            /** Revision */
-            revision: number;
-            /** Step */
-            step: string;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            kind: "done";
-        };
-        /**
-         * EntryIn
-         * @description One thing to record: an act, by its kind.
-         */
-        EntryIn: components["schemas"]["ReadingIn"] | components["schemas"]["VerdictIn"] | components["schemas"]["SettingIn"] | components["schemas"]["CauseIn"] | components["schemas"]["DoneIn"] | components["schemas"]["AcceptIn"] | components["schemas"]["ScrapIn"] | components["schemas"]["AgainIn"] | components["schemas"]["NoteIn"] | components["schemas"]["ReadIn"] | components["schemas"]["ZeroLostIn"] | components["schemas"]["ZeroIn"] | components["schemas"]["TurnToIn"] | components["schemas"]["TakeUpIn"];
-        /**
-         * NoteIn
-         * @description A note: its words are the `reason`.
-         */
-        NoteIn: {
-            /** Last */
-            last: number;
-            /** Revision */
-            revision: number;
-            /** Step */
-            step: string;
-            /**
-             * Reason
-             * @default
-             */
-            reason?: string;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            kind: "note";
+            mate?: string;
+            /** Meanings */
+            meanings: string[];
         };
         /**
          * ReadIn
          * @description The cautions of the job's use were read.
          */
         ReadIn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "read";
             /** Last */
             last: number;
             /** Revision */
             revision: number;
             /** Step */
             step: string;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            kind: "read";
         };
         /**
          * ReadingIn
@@ -5252,23 +4806,6 @@ export interface components {
          *     was dialled before it, in the dial's own terms, "" where nobody says.
          */
         ReadingIn: {
-            /** Last */
-            last: number;
-            /** Revision */
-            revision: number;
-            /** Step */
-            step: string;
-            /**
-             * Reading
-             * @default
-             */
-            reading?: string;
-            /**
-             * Unit
-             * @default
-             * @enum {string}
-             */
-            unit?: "in" | "mm" | "";
             /**
              * By
              * @default
@@ -5280,201 +4817,172 @@ export interface components {
              */
             dialled?: string;
             /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "reading";
+            /** Last */
+            last: number;
+            /**
              * Measured
              * @default
              */
             measured?: string;
             /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            kind: "reading";
-        };
-        /**
-         * ScrapIn
-         * @description The piece is scrapped.
-         */
-        ScrapIn: {
-            /** Last */
-            last: number;
-            /** Revision */
-            revision: number;
-            /** Step */
-            step: string;
-            /**
-             * Reason
-             * @default
-             */
-            reason?: string;
-            /**
-             * Disposition
-             * @default
-             */
-            disposition?: string;
-            /**
-             * Why
-             * @default
-             */
-            why?: string;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            kind: "scrap";
-        };
-        /**
-         * SettingIn
-         * @description The die was moved as advised; or, before it runs, where it `stands`: in eighths of a turn, opened above 0.
-         */
-        SettingIn: {
-            /** Last */
-            last: number;
-            /** Revision */
-            revision: number;
-            /** Step */
-            step: string;
-            /**
-             * Stands
-             * @default
-             */
-            stands?: string;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            kind: "setting";
-        };
-        /**
-         * TakeUpIn
-         * @description The piece in hand is put down, and that of another number taken up.
-         */
-        TakeUpIn: {
-            /** Last */
-            last: number;
-            /** Revision */
-            revision: number;
-            /** Step */
-            step: string;
-            /**
-             * Piece
-             * @default 0
-             */
-            piece?: number;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            kind: "take-up";
-        };
-        /**
-         * TurnToIn
-         * @description The `part` of that id is taken up out of turn.
-         */
-        TurnToIn: {
-            /** Last */
-            last: number;
-            /** Revision */
-            revision: number;
-            /** Step */
-            step: string;
-            /**
-             * Part
-             * @default
-             */
-            part?: string;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            kind: "turn-to";
-        };
-        /**
-         * VerdictIn
-         * @description What a thread said to what it was `tried` with, a nut where that is empty. With a `reading` it is measured: over
-         *     three wires, of diameter `wire` where that is not the step's, or by a thread micrometer.
-         */
-        VerdictIn: {
-            /** Last */
-            last: number;
-            /** Revision */
-            revision: number;
-            /** Step */
-            step: string;
-            /**
              * Reading
              * @default
              */
             reading?: string;
+            /** Revision */
+            revision: number;
+            /** Step */
+            step: string;
             /**
              * Unit
              * @default
              * @enum {string}
              */
             unit?: "in" | "mm" | "";
-            /**
-             * By
-             * @default
-             */
-            by?: string;
-            /**
-             * Verdict
-             * @default
-             */
-            verdict?: string;
-            /**
-             * Tried
-             * @default
-             */
-            tried?: string;
-            /**
-             * Wire
-             * @default
-             */
-            wire?: string;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            kind: "verdict";
         };
         /**
-         * ZeroIn
-         * @description The tool of the step was touched off; `keeps` is whether its zero stays while another tool is in.
+         * ReadingShown
+         * @description A reading with the pass before it: what was dialled, `stated` where the person said so, and what came off; `by`
+         *     the instrument that sent it.
          */
-        ZeroIn: {
-            /** Last */
-            last: number;
-            /** Revision */
-            revision: number;
-            /** Step */
-            step: string;
-            /**
-             * Keeps
-             * @default
-             */
-            keeps?: string;
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            kind: "zero";
+        ReadingShown: {
+            /** By */
+            by: string;
+            came_off: components["schemas"]["Shown"] | null;
+            dialled: components["schemas"]["Shown"] | null;
+            reading: components["schemas"]["Shown"];
+            /** Stated */
+            stated: boolean;
         };
         /**
-         * ZeroLostIn
-         * @description No zero stands any more.
+         * ReasonIn
+         * @description A reason in words.
          */
-        ZeroLostIn: {
+        ReasonIn: {
             /** Last */
             last: number;
+            /**
+             * Reason
+             * @default
+             */
+            reason?: string;
             /** Revision */
             revision: number;
-            /** Step */
-            step: string;
+        };
+        /**
+         * ReasonShown
+         * @description A piece of evidence on a candidate: which way it speaks, and how strongly in words.
+         */
+        ReasonShown: {
+            /** Evidence */
+            evidence: string;
+            expected: components["schemas"]["BothUnits"];
+            /** Measured */
+            measured: string;
             /**
-             * @description discriminator enum property added by openapi-typescript
+             * Speaks
              * @enum {string}
              */
-            kind: "zero-lost";
+            speaks: "for" | "against" | "either way";
+            /** Strength */
+            strength: string;
+            /** Times */
+            times: number;
+        };
+        /**
+         * ReferenceIn
+         * @description A reference piece as typed, and within what it is known; its readings were sent before.
+         */
+        ReferenceIn: {
+            /** Name */
+            name: string;
+            /** Reference */
+            reference: string;
+            /**
+             * Unit
+             * @default mm
+             * @enum {string}
+             */
+            unit?: "in" | "mm";
+            /**
+             * Within
+             * @default 0
+             */
+            within?: string;
+        };
+        /**
+         * RestShown
+         * @description The section that takes what the others leave of the overall length, by its id.
+         */
+        RestShown: {
+            length: components["schemas"]["Shown"];
+            /** Section */
+            section: string;
+        };
+        /**
+         * RoleIn
+         * @description What the next device becomes.
+         */
+        RoleIn: {
+            /**
+             * Role
+             * @default fitter
+             * @enum {string}
+             */
+            role?: "fitter" | "onlooker";
+        };
+        /**
+         * RowShown
+         * @description A thread as one line of the book.
+         */
+        RowShown: {
+            /** Designation */
+            designation: string;
+            major: components["schemas"]["Shown"];
+            pitch: components["schemas"]["Shown"];
+            /** Tpi */
+            tpi: number | null;
+        };
+        /**
+         * SampleIn
+         * @description What an instrument shows, in its own `unit`; `at` is when, in seconds since 1970, now where it is null.
+         */
+        SampleIn: {
+            /** At */
+            at?: number | null;
+            /** Length */
+            length?: number | null;
+            /** Name */
+            name: string;
+            /**
+             * Sent
+             * @default false
+             */
+            sent?: boolean;
+            /**
+             * Shows
+             * @default diameter
+             * @enum {string}
+             */
+            shows?: "diameter" | "radius";
+            /**
+             * Source
+             * @enum {string}
+             */
+            source: "readout" | "caliper";
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "in" | "mm";
+            /** X */
+            x?: number | null;
+            /** Z */
+            z?: number | null;
         };
         /**
          * SawIn
@@ -5487,554 +4995,945 @@ export interface components {
             revision: number;
         };
         /**
-         * ReasonIn
-         * @description A reason in words.
+         * SchoolFigure
+         * @description One school's blank as a figure.
          */
-        ReasonIn: {
+        SchoolFigure: {
+            figure: components["schemas"]["FigureShown"];
+            /** School */
+            school: string;
+            /** Within Class */
+            within_class: boolean;
+        };
+        /**
+         * SchoolShown
+         * @description A question on which practitioners differ: what the program takes here and why, and what the job does.
+         */
+        SchoolShown: {
+            /** Agrees */
+            agrees: boolean;
+            /** Chosen */
+            chosen: string;
+            /** Field */
+            field: string;
+            /** Here */
+            here: string;
+            /** Question */
+            question: string;
+            /** Value */
+            value: string;
+            /** Why */
+            why: string;
+        };
+        /**
+         * ScrapIn
+         * @description The piece is scrapped.
+         */
+        ScrapIn: {
+            /**
+             * Disposition
+             * @default
+             */
+            disposition?: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "scrap";
             /** Last */
             last: number;
-            /** Revision */
-            revision: number;
             /**
              * Reason
              * @default
              */
             reason?: string;
-        };
-        /**
-         * AskedShown
-         * @description What a holder asks for, with an example in inches and one in millimetres; whether it may be left empty, and
-         *     whether it is a size.
-         */
-        AskedShown: {
-            /** Field */
-            field: string;
-            /** Label */
-            label: string;
-            /** Inch */
-            inch: string;
-            /** Mm */
-            mm: string;
-            /** Optional */
-            optional: boolean;
-            /** Size */
-            size: boolean;
-        };
-        /**
-         * HolderShown
-         * @description A holder that is designed here, and what it asks for.
-         */
-        HolderShown: {
-            /**
-             * Code
-             * @enum {string}
-             */
-            code: "die-holder" | "floating" | "die-stock" | "guide-bush" | "bush-set" | "sleeve" | "taper-bar" | "tap-holder" | "backplate";
-            /** Name */
-            name: string;
-            /** Remark */
-            remark: string;
-            /** Asks */
-            asks: components["schemas"]["AskedShown"][];
-        };
-        /**
-         * DimensionedShown
-         * @description A dimension of a holder, and why it is so; the field of what the person sets it by, "" where it follows.
-         */
-        DimensionedShown: {
-            figure: components["schemas"]["FigureShown"];
-            /** Why */
-            why: string;
-            /** Field */
-            field: string;
-        };
-        /**
-         * HolderDesigned
-         * @description A designed holder, and the document to start its job with.
-         */
-        HolderDesigned: {
-            /** Title */
-            title: string;
-            /** Dimensions */
-            dimensions: components["schemas"]["DimensionedShown"][];
-            /** Conflicts */
-            conflicts: components["schemas"]["Notice"][];
-            together: components["schemas"]["SheetShown"];
-            apart: components["schemas"]["SheetShown"];
-            drawing: components["schemas"]["SheetShown"] | null;
-            document: components["schemas"]["JobDocument"];
-        };
-        /**
-         * HolderIn
-         * @description What was typed of a holder, and the sizes of dimensions that the person sets, by their fields.
-         */
-        HolderIn: {
-            /**
-             * Unit
-             * @default in
-             * @enum {string}
-             */
-            unit?: "in" | "mm";
-            /**
-             * Metal
-             * @default mild-steel
-             */
-            metal?: string;
-            /**
-             * Thread
-             * @default
-             */
-            thread?: string;
-            /**
-             * Seat
-             * @default
-             */
-            seat?: string;
-            /**
-             * Deep
-             * @default
-             */
-            deep?: string;
-            /**
-             * Blank
-             * @default
-             */
-            blank?: string;
-            /**
-             * Die
-             * @default
-             */
-            die?: string;
-            /**
-             * Thick
-             * @default
-             */
-            thick?: string;
-            /**
-             * Other
-             * @default
-             */
-            other?: string;
-            /**
-             * Other Thick
-             * @default
-             */
-            other_thick?: string;
-            /**
-             * Longest
-             * @default
-             */
-            longest?: string;
-            /**
-             * Bar
-             * @default
-             */
-            bar?: string;
-            /**
-             * Spigot
-             * @default
-             */
-            spigot?: string;
-            /**
-             * Threads
-             * @default
-             */
-            threads?: string;
-            /**
-             * Taper
-             * @default
-             */
-            taper?: string;
-            /**
-             * Out
-             * @default
-             */
-            out?: string;
-            /**
-             * Shank
-             * @default
-             */
-            shank?: string;
-            /**
-             * Plain
-             * @default
-             */
-            plain?: string;
-            /**
-             * Plain Long
-             * @default
-             */
-            plain_long?: string;
-            /**
-             * Wide
-             * @default
-             */
-            wide?: string;
-            /**
-             * Key
-             * @default
-             */
-            key?: string;
-            /** Own */
-            own?: {
-                [key: string]: string;
-            };
-        };
-        /**
-         * HolderTyped
-         * @description What was typed of a holder; which of them it asks for depends on its kind.
-         */
-        HolderTyped: {
-            /**
-             * Unit
-             * @default in
-             * @enum {string}
-             */
-            unit?: "in" | "mm";
-            /**
-             * Metal
-             * @default mild-steel
-             */
-            metal?: string;
-            /**
-             * Thread
-             * @default
-             */
-            thread?: string;
-            /**
-             * Seat
-             * @default
-             */
-            seat?: string;
-            /**
-             * Deep
-             * @default
-             */
-            deep?: string;
-            /**
-             * Blank
-             * @default
-             */
-            blank?: string;
-            /**
-             * Die
-             * @default
-             */
-            die?: string;
-            /**
-             * Thick
-             * @default
-             */
-            thick?: string;
-            /**
-             * Other
-             * @default
-             */
-            other?: string;
-            /**
-             * Other Thick
-             * @default
-             */
-            other_thick?: string;
-            /**
-             * Longest
-             * @default
-             */
-            longest?: string;
-            /**
-             * Bar
-             * @default
-             */
-            bar?: string;
-            /**
-             * Spigot
-             * @default
-             */
-            spigot?: string;
-            /**
-             * Threads
-             * @default
-             */
-            threads?: string;
-            /**
-             * Taper
-             * @default
-             */
-            taper?: string;
-            /**
-             * Out
-             * @default
-             */
-            out?: string;
-            /**
-             * Shank
-             * @default
-             */
-            shank?: string;
-            /**
-             * Plain
-             * @default
-             */
-            plain?: string;
-            /**
-             * Plain Long
-             * @default
-             */
-            plain_long?: string;
-            /**
-             * Wide
-             * @default
-             */
-            wide?: string;
-            /**
-             * Key
-             * @default
-             */
-            key?: string;
-        };
-        /**
-         * KitShown
-         * @description Everything owned, drawer by drawer, by size.
-         */
-        KitShown: {
-            /** Things */
-            things: components["schemas"]["ThingShown"][];
-        };
-        /**
-         * ThingShown
-         * @description A thing: what it is called, and everything that was said of it.
-         *
-         *     `said` are the fields that are its kind's own, as typed. `drawer` is the shop and place it lies in, or a heading
-         *     where nobody said; `across_mm` and `bore_mm` draw it: its size, a usual one where nobody measured it, and that of
-         *     its thread, 0 for what has none; `short` stands under it. `photograph` is the revision of its photograph, 0 where it
-         *     has none.
-         */
-        ThingShown: {
-            /** Id */
-            id: string;
-            /**
-             * Kind
-             * @enum {string}
-             */
-            kind: "die" | "tap" | "drill" | "reamer" | "blade" | "tool" | "die-stock" | "holder" | "bush" | "head" | "collet" | "chuck" | "centre" | "gauge" | "instrument" | "bar" | "mandrel" | "lathe";
-            /** Name */
-            name: string;
-            /** Short */
-            short: string;
-            /** Drawer */
-            drawer: string;
-            /** Thread */
-            thread: string;
-            /** Said */
-            said: {
-                [key: string]: string;
-            };
-            /**
-             * State
-             * @enum {string}
-             */
-            state: "ready" | "worn" | "lent" | "missing" | "broken";
-            /** Shop */
-            shop: string;
-            /** Place */
-            place: string;
-            /** Notes */
-            notes: string;
-            /** Across Mm */
-            across_mm: number;
-            /** Bore Mm */
-            bore_mm: number;
-            /** Photograph */
-            photograph: number;
             /** Revision */
             revision: number;
-        };
-        /**
-         * ThingIn
-         * @description A thing to be put in the shop.
-         */
-        ThingIn: {
+            /** Step */
+            step: string;
             /**
-             * Kind
-             * @enum {string}
-             */
-            kind: "die" | "tap" | "drill" | "reamer" | "blade" | "tool" | "die-stock" | "holder" | "bush" | "head" | "collet" | "chuck" | "centre" | "gauge" | "instrument" | "bar" | "mandrel" | "lathe";
-            /** Document */
-            document: {
-                [key: string]: unknown;
-            };
-        };
-        /**
-         * ThingsIn
-         * @description Things to be put in the shop, all or none.
-         */
-        ThingsIn: {
-            /** Things */
-            things: components["schemas"]["ThingIn"][];
-        };
-        /**
-         * FieldShown
-         * @description A field of a thing: what is stored, what it is called and about; `choices` where it is chosen, not typed;
-         *     `long` where it may run over several lines.
-         */
-        FieldShown: {
-            /** Field */
-            field: string;
-            /** Label */
-            label: string;
-            /** About */
-            about: string;
-            /** Long */
-            long: boolean;
-            /** Choices */
-            choices: components["schemas"]["ChoiceShown"][];
-        };
-        /**
-         * KindShown
-         * @description A kind of thing, the fields that are its own, and how it is drawn: "round", "rod", or a path in a box of 72 by
-         *     44.
-         */
-        KindShown: {
-            /**
-             * Kind
-             * @enum {string}
-             */
-            kind: "die" | "tap" | "drill" | "reamer" | "blade" | "tool" | "die-stock" | "holder" | "bush" | "head" | "collet" | "chuck" | "centre" | "gauge" | "instrument" | "bar" | "mandrel" | "lathe";
-            /** Name */
-            name: string;
-            /** Fields */
-            fields: components["schemas"]["FieldShown"][];
-            /** Sign */
-            sign: string;
-        };
-        /**
-         * LineShown
-         * @description A line as typed: the things it names, or what is wrong with it.
-         */
-        LineShown: {
-            /** Text */
-            text: string;
-            /** Things */
-            things: components["schemas"]["NamedThing"][];
-            error: components["schemas"]["FieldError"] | null;
-        };
-        /**
-         * NamedThing
-         * @description A thing that was typed: its document without an id, what it will be called, whether the like is owned; how it is
-         *     drawn.
-         */
-        NamedThing: {
-            /**
-             * Kind
-             * @enum {string}
-             */
-            kind: "die" | "tap" | "drill" | "reamer" | "blade" | "tool" | "die-stock" | "holder" | "bush" | "head" | "collet" | "chuck" | "centre" | "gauge" | "instrument" | "bar" | "mandrel" | "lathe";
-            /** Name */
-            name: string;
-            /** Short */
-            short: string;
-            /** Across Mm */
-            across_mm: number;
-            /** Bore Mm */
-            bore_mm: number;
-            /** Document */
-            document: {
-                [key: string]: string;
-            };
-            /** Known */
-            known: boolean;
-        };
-        /**
-         * TypedKit
-         * @description What one owns, as typed: a line each.
-         */
-        TypedKit: {
-            /**
-             * Text
+             * Why
              * @default
              */
-            text?: string;
+            why?: string;
         };
         /**
-         * FileRowShown
-         * @description A row of a kit file by its line: the thing it holds, or what is wrong in which column.
+         * SectionIn
+         * @description a stretch of the part along its axis; what a sample measured stands beside what was decided
          */
-        FileRowShown: {
-            /** Line */
-            line: number;
-            thing: components["schemas"]["NamedThing"] | null;
-            /** Errors */
-            errors: components["schemas"]["FieldError"][];
+        SectionIn: {
+            /**
+             * Across
+             * @default
+             */
+            across?: string;
+            /**
+             * Chamfer
+             * @default
+             */
+            chamfer?: string;
+            /**
+             * Cut
+             * @default die
+             * @enum {string}
+             */
+            cut?: "die" | "die-head" | "threading-tool";
+            /**
+             * Die
+             * @default
+             */
+            die?: string;
+            /**
+             * Edge
+             * @default bevel
+             * @enum {string}
+             */
+            edge?: "bevel" | "round";
+            /**
+             * Fit
+             * @default
+             * @enum {string}
+             */
+            fit?: "" | "running" | "close-running" | "piston" | "slide" | "push" | "glued" | "press" | "drive";
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Key
+             * @default
+             */
+            key?: string;
+            /**
+             * Key Length
+             * @default
+             */
+            key_length?: string;
+            /**
+             * Length
+             * @default
+             */
+            length?: string;
+            /**
+             * Mate
+             * @default
+             */
+            mate?: string;
+            /**
+             * Measured
+             * @default
+             */
+            measured?: string;
+            /**
+             * Measured Length
+             * @default
+             */
+            measured_length?: string;
+            /**
+             * Pattern
+             * @default diamond
+             * @enum {string}
+             */
+            pattern?: "straight" | "diamond";
+            /**
+             * Pitch
+             * @default
+             */
+            pitch?: string;
+            /**
+             * Round
+             * @default
+             */
+            round?: string;
+            /**
+             * Runs
+             * @default shoulder
+             * @enum {string}
+             */
+            runs?: "shoulder" | "full";
+            /**
+             * Shape
+             * @enum {string}
+             */
+            shape: "thread" | "round" | "taper" | "bar" | "hexagon" | "square" | "flats" | "knurl";
+            /**
+             * Taper
+             * @default
+             */
+            taper?: string;
+            /**
+             * Thread
+             * @default
+             */
+            thread?: string;
         };
         /**
-         * KitText
-         * @description A kit file as text.
+         * SentShown
+         * @description A reading that an instrument sent, as it would be typed, its offset taken off; `doubt` why it is refused.
          */
-        KitText: {
-            /** Text */
-            text: string;
+        SentShown: {
+            /** Doubt */
+            doubt: string;
+            /** Name */
+            name: string;
+            /** Typed */
+            typed: string;
+            within: components["schemas"]["Shown"] | null;
         };
         /**
-         * HoldingShown
-         * @description A holder, and whether it holds a die of the thread; `why` not, or on what condition.
+         * SeriesShown
+         * @description A series of the book: what it is called, how many sizes it holds, from which to which, its form drawn.
          */
-        HoldingShown: {
-            thing: components["schemas"]["ThingShown"];
-            /** Fits */
-            fits: boolean;
-            /** Why */
-            why: string;
+        SeriesShown: {
+            /** Angle Deg */
+            angle_deg: number;
+            /** Count */
+            count: number;
+            /** Family */
+            family: string;
+            /** Greatest */
+            greatest: string;
+            /** Least */
+            least: string;
+            /** Name */
+            name: string;
+            picture: components["schemas"]["SheetShown"];
+            /** Series */
+            series: string;
         };
         /**
          * ServingShown
          * @description What of the shop serves a thread, and what does not.
          */
         ServingShown: {
-            /** Thread */
-            thread: string;
-            /** Dies */
-            dies: components["schemas"]["ThingShown"][];
-            /** Taps */
-            taps: components["schemas"]["ThingShown"][];
-            /** Drill */
-            drill: string;
-            percent: components["schemas"]["FigureShown"] | null;
-            /** Holding */
-            holding: components["schemas"]["HoldingShown"][];
-            /** Gauges */
-            gauges: components["schemas"]["ThingShown"][];
             /** Away */
             away: components["schemas"]["ThingShown"][];
+            /** Dies */
+            dies: components["schemas"]["ThingShown"][];
+            /** Drill */
+            drill: string;
+            /** Gauges */
+            gauges: components["schemas"]["ThingShown"][];
+            /** Holding */
+            holding: components["schemas"]["HoldingShown"][];
             /** Instead */
             instead: string[];
             /** Missing */
             missing: string[];
+            percent: components["schemas"]["FigureShown"] | null;
+            /** Taps */
+            taps: components["schemas"]["ThingShown"][];
+            /** Thread */
+            thread: string;
             /** Unlike */
             unlike: string[];
         };
         /**
-         * CapabilityShown
-         * @description A thread that the shop can cut, under its series; `words` say what is there and what is not.
+         * SettingIn
+         * @description The die was moved as advised; or, before it runs, where it `stands`: in eighths of a turn, opened above 0.
          */
-        CapabilityShown: {
-            /** Thread */
-            thread: string;
+        SettingIn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "setting";
+            /** Last */
+            last: number;
+            /** Revision */
+            revision: number;
+            /**
+             * Stands
+             * @default
+             */
+            stands?: string;
+            /** Step */
+            step: string;
+        };
+        /**
+         * SetupIn
+         * @description the lathe and its blades
+         */
+        SetupIn: {
+            /**
+             * Bore
+             * @default
+             */
+            bore?: string;
+            /**
+             * Dial
+             * @enum {string}
+             */
+            dial: "diameter" | "radius";
+            /**
+             * Dial Lines
+             * @default
+             */
+            dial_lines?: string;
+            /**
+             * Dial Teeth
+             * @default
+             */
+            dial_teeth?: string;
+            /**
+             * Drills
+             * @default
+             */
+            drills?: string;
+            /**
+             * Gearbox
+             * @default
+             */
+            gearbox?: string;
+            /**
+             * Gears
+             * @default
+             */
+            gears?: string;
+            /** Groove Blade */
+            groove_blade: string;
+            /**
+             * Groove Edge
+             * @default left
+             * @enum {string}
+             */
+            groove_edge?: "left" | "right";
+            /**
+             * Head Graduation
+             * @default
+             */
+            head_graduation?: string;
+            /**
+             * Head Hollow
+             * @default
+             */
+            head_hollow?: string;
+            /**
+             * Head Least
+             * @default
+             */
+            head_least?: string;
+            /**
+             * Head Most
+             * @default
+             */
+            head_most?: string;
+            /**
+             * Head Overrun
+             * @default
+             */
+            head_overrun?: string;
+            /**
+             * Lathe
+             * @default middling
+             * @enum {string}
+             */
+            lathe?: "light" | "middling" | "heavy";
+            /**
+             * Leadscrew
+             * @default
+             */
+            leadscrew?: string;
+            /**
+             * Machine
+             * @default
+             */
+            machine?: string;
+            /**
+             * Mount
+             * @default unsaid
+             * @enum {string}
+             */
+            mount?: "unsaid" | "screwed" | "locked";
+            /** Parting Blade */
+            parting_blade: string;
+            /**
+             * Parting Edge
+             * @default left
+             * @enum {string}
+             */
+            parting_edge?: "left" | "right";
+            /**
+             * Rack
+             * @default
+             */
+            rack?: string;
+            /**
+             * Readout
+             * @default readout
+             * @enum {string}
+             */
+            readout?: "readout" | "stops";
+            /**
+             * Run Down
+             * @default
+             */
+            run_down?: string;
+            /**
+             * Speeds
+             * @default
+             */
+            speeds?: string;
+            /**
+             * Tools
+             * @default unsaid
+             * @enum {string}
+             */
+            tools?: "unsaid" | "kept" | "each";
+        };
+        /**
+         * SheetShown
+         * @description A drawing of `width` by `height` units.
+         */
+        SheetShown: {
+            /** Height */
+            height: number;
+            /** Labels */
+            labels: components["schemas"]["LabelShown"][];
+            /** Paths */
+            paths: components["schemas"]["PathShown"][];
+            /** Title */
+            title: string;
+            /** Width */
+            width: number;
+        };
+        /**
+         * Shown
+         * @description A value told in inches and in millimetres; alike where it is no length.
+         */
+        Shown: {
+            inch: components["schemas"]["Told"];
+            mm: components["schemas"]["Told"];
+        };
+        /**
+         * SizeFigures
+         * @description The figures of a thread sized, with their working.
+         */
+        SizeFigures: {
+            /** Basic */
+            basic: components["schemas"]["FigureShown"][];
+            /** Blank */
+            blank: components["schemas"]["SchoolFigure"][];
+            chamfer: components["schemas"]["FigureShown"] | null;
+            /** Groove */
+            groove: components["schemas"]["FigureShown"][];
+            wire: components["schemas"]["FigureShown"];
+        };
+        /**
+         * SizeNowShown
+         * @description A size of the step in hand: its readings, the cut that comes next, the last reading against the class; `next` is
+         *     what the large button is for while it is looked at and nothing is typed.
+         */
+        SizeNowShown: {
+            cut: components["schemas"]["CutShown"];
+            judged: components["schemas"]["Judged"] | null;
+            /**
+             * Measured
+             * @enum {string}
+             */
+            measured: "diameter" | "far-end" | "length" | "width" | "bore" | "depth" | "over-flat" | "across-flats" | "chamfer" | "mouth" | "run-out";
+            next: components["schemas"]["NextAct"];
+            /** Readings */
+            readings: components["schemas"]["ReadingShown"][];
+        };
+        /**
+         * SizeSeries
+         * @description A size from piece to piece, its band in millimetres too, and how it drifts: `leaves_at` is the first piece that
+         *     is out of the band if it goes on so, null where it is in for long.
+         */
+        SizeSeries: {
+            aim: components["schemas"]["Shown"];
+            /** Aim Mm */
+            aim_mm: number;
+            drift: components["schemas"]["FigureShown"] | null;
+            /** Drifts */
+            drifts: boolean;
+            high: components["schemas"]["Shown"];
+            /** High Mm */
+            high_mm: number;
+            /** Leaves At */
+            leaves_at: number | null;
+            low: components["schemas"]["Shown"];
+            /** Low Mm */
+            low_mm: number;
+            /**
+             * Measured
+             * @enum {string}
+             */
+            measured: "diameter" | "far-end" | "length" | "width" | "bore" | "depth" | "over-flat" | "across-flats" | "chamfer" | "mouth" | "run-out";
+            /** Name */
+            name: string;
+            /** Points */
+            points: components["schemas"]["PointShown"][];
+            /** Step */
+            step: string;
+            /** Title */
+            title: string;
+        };
+        /**
+         * SizeShown
+         * @description A thread sized at a glance; `length` is a screw's, typed behind it, or "".
+         */
+        SizeShown: {
+            /** Angle Deg */
+            angle_deg: number;
+            basic: components["schemas"]["BasicNumbers"];
+            /** Blank */
+            blank: components["schemas"]["BlankNumbers"][];
+            chamfer: components["schemas"]["ChamferNumbers"] | null;
+            /** Designation */
+            designation: string;
+            external: components["schemas"]["ExternalNumbers"] | null;
+            /** Family */
+            family: string;
+            figures: components["schemas"]["SizeFigures"];
+            groove: components["schemas"]["GrooveNumbers"] | null;
+            /**
+             * Hand
+             * @enum {string}
+             */
+            hand: "right" | "left";
+            internal: components["schemas"]["InternalNumbers"] | null;
+            /** Lead */
+            lead: number;
+            /** Length */
+            length: string;
+            /** Notes */
+            notes: string[];
+            /** Pitch */
+            pitch: number;
             /** Series */
             series: string;
-            /** Die */
-            die: boolean;
-            /** Tap */
-            tap: boolean;
+            source: components["schemas"]["Source"];
+            /** Special */
+            special: boolean;
+            /** Starts */
+            starts: number;
+            /** Stress Area */
+            stress_area: number | null;
+            /** Taper */
+            taper: number;
+            taper_lengths: components["schemas"]["TaperNumbers"] | null;
+            /** Tapping Drills */
+            tapping_drills: components["schemas"]["DrillNumbers"][];
+            /** Tpi */
+            tpi: number | null;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "in" | "mm";
+            wires: components["schemas"]["WireNumbers"];
+        };
+        /**
+         * SizedShown
+         * @description A thread as measured, the uncertainty of that, the chance that it is in its class; what would tell more.
+         */
+        SizedShown: {
+            chance: components["schemas"]["FigureShown"];
+            pitch_diameter: components["schemas"]["FigureShown"];
+            /** Tells */
+            tells: string;
+            uncertainty: components["schemas"]["FigureShown"];
+        };
+        /**
+         * Source
+         * @description Where a figure comes from: a published standard or handbook by name, practice, or memory.
+         */
+        Source: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "standard" | "handbook" | "practice" | "memory";
+            /**
+             * Title
+             * @default
+             */
+            title?: string;
+        };
+        /**
+         * StandInIn
+         * @description What is done with the stand-ins; `value` as typed, a bare number in `unit`.
+         */
+        StandInIn: {
+            /**
+             * Axis
+             * @default
+             * @enum {string}
+             */
+            axis?: "x" | "z" | "";
+            /**
+             * Do
+             * @enum {string}
+             */
+            do: "on" | "off" | "jog" | "preset" | "send" | "fault";
+            /**
+             * Fault
+             * @default
+             */
+            fault?: string;
+            /**
+             * Unit
+             * @default mm
+             * @enum {string}
+             */
+            unit?: "in" | "mm";
+            /**
+             * Value
+             * @default
+             */
+            value?: string;
+        };
+        /**
+         * StandInShown
+         * @description What may stand in, or what does not serve; taken by giving `field` of the document `value`, "" where it is told
+         *     alone.
+         */
+        StandInShown: {
+            /** Field */
+            field: string;
+            /** Serves */
+            serves: boolean;
+            /** Value */
+            value: string;
             /** Words */
             words: string;
         };
         /**
-         * PhotographIn
-         * @description A photograph as base64.
+         * StandingShown
+         * @description A job as it stands, with what an act must say it saw.
          */
-        PhotographIn: {
-            /** Content */
-            content: string;
+        StandingShown: {
+            /** Changed At */
+            changed_at: string;
+            /** Closed */
+            closed: string;
+            /** Good */
+            good: number;
+            /** Held */
+            held: string;
+            /** Id */
+            id: number;
+            /** Last */
+            last: number;
+            /** Material */
+            material: string;
+            /** Needed By */
+            needed_by: string;
+            /** Next Step */
+            next_step: string;
+            /** Piece */
+            piece: number;
+            /** Quantity */
+            quantity: number;
+            /** Revision */
+            revision: number;
+            /** Scrapped */
+            scrapped: number;
+            /**
+             * Shelf
+             * @enum {string}
+             */
+            shelf: "open" | "archive" | "bin";
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "planned" | "on the bench" | "held" | "finished" | "closed" | "unreadable";
+            /** Steps */
+            steps: number;
+            /** Steps Done */
+            steps_done: number;
+            /** Thread */
+            thread: string;
+            /** Title */
+            title: string;
+            /** Unreadable */
+            unreadable: string;
+        };
+        /**
+         * StartIn
+         * @description A new job as typed: what it starts as and its sizes; method and set-up of the last job, null for the usual ones.
+         *
+         *     What is missing in the last job's is as usual, what is not known is left: a browser may have kept it for years.
+         */
+        StartIn: {
+            identified?: components["schemas"]["IdentifiedIn"] | null;
+            /** Method */
+            method?: {
+                [key: string]: string;
+            } | null;
+            /** Setup */
+            setup?: {
+                [key: string]: string;
+            } | null;
+            typed: components["schemas"]["Typed"];
+        };
+        /**
+         * StartSketch
+         * @description A form so far: the part it describes, None where its sizes do not fit each other; what is wrong with what was
+         *     typed, what is to be said of the thread, the unit that goes with it, and the method and lathe in force.
+         *
+         *     `length` is a screw's, typed behind the thread that `thread` names without it; "" where none is.
+         */
+        StartSketch: {
+            drawing: components["schemas"]["SheetShown"] | null;
+            /** Errors */
+            errors: components["schemas"]["FieldError"][];
+            /** Length */
+            length: string;
+            /** Method */
+            method: {
+                [key: string]: string;
+            };
+            /** Remarks */
+            remarks: string[];
+            /** Setup */
+            setup: {
+                [key: string]: string;
+            };
+            /** Thread */
+            thread: string;
+            /** Unit */
+            unit: ("in" | "mm") | null;
+        };
+        /**
+         * StepFigure
+         * @description A figure of a step, by the key its sentence names it with.
+         */
+        StepFigure: {
+            figure: components["schemas"]["FigureShown"];
+            /** Key */
+            key: string;
+        };
+        /**
+         * StepShown
+         * @description One step: `headline` is the key of its figure in a list, `big` of the one that is largest at the bench.
+         */
+        StepShown: {
+            /** Big */
+            big: string;
+            /** Cautions */
+            cautions: components["schemas"]["Caution"][];
+            /** Chucking */
+            chucking: number;
+            /** Dimensions */
+            dimensions: components["schemas"]["DimensionShown"][];
+            /** Edge */
+            edge: string;
+            /** Figures */
+            figures: components["schemas"]["StepFigure"][];
+            /** Gauges */
+            gauges: ("" | "known" | "small" | "worn" | "limits" | "thread-micrometer")[];
+            /** Headline */
+            headline: string;
+            /** Headline Words */
+            headline_words: string;
+            /** Inside */
+            inside: boolean;
+            /** Key */
+            key: string;
+            /** Measure */
+            measure: ("diameter" | "verdict") | null;
+            /** Notes */
+            notes: string[];
+            /** Oil */
+            oil: string;
+            /** Passes */
+            passes: components["schemas"]["PassShown"][];
+            /** Passes End */
+            passes_end: string;
+            /** Passes Told */
+            passes_told: string;
+            /** Sentence */
+            sentence: string;
+            /** Title */
+            title: string;
+            /** Tool */
+            tool: string;
+            /** Why */
+            why: string;
+            /** Zero */
+            zero: string;
+        };
+        /**
+         * StepStanding
+         * @description A step of the piece in hand; `zero` and `next_zero` are what to touch off at this piece, and at the next; `first`
+         *     is what the large button is for before anything is said there, null where a thread is gauged, `done` what ends it.
+         */
+        StepStanding: {
+            done: components["schemas"]["NextAct"];
+            first: components["schemas"]["NextAct"] | null;
+            /** Key */
+            key: string;
+            /** Next Zero */
+            next_zero: string;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "done" | "now" | "to do";
+            /** Title */
+            title: string;
+            /** Zero */
+            zero: string;
+        };
+        /**
+         * StockIn
+         * @description what the part is made from
+         */
+        StockIn: {
+            /** Across */
+            across: string;
+            /**
+             * Bar Length
+             * @default
+             */
+            bar_length?: string;
+            /**
+             * Form
+             * @default round
+             * @enum {string}
+             */
+            form?: "round" | "hexagon" | "square" | "bolt" | "kept";
+        };
+        /**
+         * Streamed
+         * @description What the events of a bench tell, by the name of each.
+         */
+        Streamed: {
+            live: components["schemas"]["LiveShown"];
+            sent: components["schemas"]["SentShown"];
+        };
+        /**
+         * StudRepairIn
+         * @description A stud repair as typed, and how the last job was made, as a new job takes it; a bare number is in `unit`.
+         */
+        StudRepairIn: {
+            /** Across */
+            across: string;
+            /**
+             * Clamped
+             * @default
+             */
+            clamped?: string;
+            /**
+             * Engaged
+             * @default
+             */
+            engaged?: string;
+            /**
+             * Metal
+             * @default
+             */
+            metal?: string;
+            /** Method */
+            method?: {
+                [key: string]: string;
+            } | null;
+            /**
+             * Nut
+             * @default
+             */
+            nut?: string;
+            /**
+             * Out
+             * @default
+             */
+            out?: string;
+            /** Setup */
+            setup?: {
+                [key: string]: string;
+            } | null;
+            /**
+             * Stud Metal
+             * @default
+             */
+            stud_metal?: string;
+            /** Thread */
+            thread: string;
+            /**
+             * Title
+             * @default
+             */
+            title?: string;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "in" | "mm";
+            /**
+             * Washer
+             * @default
+             */
+            washer?: string;
+        };
+        /**
+         * StudRepairShown
+         * @description A stud repair: its figures, and the document of its job of three parts.
+         */
+        StudRepairShown: {
+            /** Designation */
+            designation: string;
+            document: components["schemas"]["JobDocument"];
+            /** Figures */
+            figures: components["schemas"]["FigureShown"][];
+        };
+        /**
+         * TakeUpIn
+         * @description The piece in hand is put down, and that of another number taken up.
+         */
+        TakeUpIn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "take-up";
+            /** Last */
+            last: number;
+            /**
+             * Piece
+             * @default 0
+             */
+            piece?: number;
+            /** Revision */
+            revision: number;
+            /** Step */
+            step: string;
+        };
+        /**
+         * TakenBy
+         * @description A field of the document and what it says when a way is taken.
+         */
+        TakenBy: {
+            /** Field */
+            field: string;
+            /** Value */
+            value: string;
+        };
+        /**
+         * TaperNumbers
+         * @description Lengths of a taper pipe thread.
+         */
+        TaperNumbers: {
+            /** Gauge Length */
+            gauge_length: number;
+            /** Gauge Tolerance */
+            gauge_tolerance: number | null;
+            /** Useful Length */
+            useful_length: number;
+        };
+        /**
+         * ThinMetalShown
+         * @description A thread through thin metal.
+         */
+        ThinMetalShown: {
+            /** Advice */
+            advice: string[];
+            holds: components["schemas"]["FigureShown"];
+            turns: components["schemas"]["FigureShown"];
         };
         /**
          * ThingChange
@@ -6049,391 +5948,494 @@ export interface components {
             revision: number;
         };
         /**
-         * ChangeShown
-         * @description What changed; `job` is its number, 0 where it is no job; `key` is that of the act: whoever did it knows it.
+         * ThingIn
+         * @description A thing to be put in the shop.
          */
-        ChangeShown: {
+        ThingIn: {
+            /** Document */
+            document: {
+                [key: string]: unknown;
+            };
             /**
-             * Topic
+             * Kind
              * @enum {string}
              */
-            topic: "job" | "kit" | "devices";
-            /** Job */
-            job: number;
-            /** Key */
-            key: string;
+            kind: "die" | "tap" | "drill" | "reamer" | "blade" | "tool" | "die-stock" | "holder" | "bush" | "head" | "collet" | "chuck" | "centre" | "gauge" | "instrument" | "bar" | "mandrel" | "lathe";
         };
         /**
-         * LogEntry
-         * @description One thing recorded, with the job it belongs to, and the device it was recorded on, "" for the host; step, part,
-         *     thread and aim are what they were then.
+         * ThingShown
+         * @description A thing: what it is called, and everything that was said of it.
+         *
+         *     `said` are the fields that are its kind's own, as typed. `drawer` is the shop and place it lies in, or a heading
+         *     where nobody said; `condition` is its state in words; `across_mm` and `bore_mm` draw it: its size, a usual one where
+         *     nobody measured it, and that of its thread, 0 for what has none; `short` stands under it. `photograph` is the
+         *     revision of its photograph, 0 where it has none.
          */
-        LogEntry: {
+        ThingShown: {
+            /** Across Mm */
+            across_mm: number;
+            /** Bore Mm */
+            bore_mm: number;
+            /** Condition */
+            condition: string;
+            /** Drawer */
+            drawer: string;
             /** Id */
-            id: number;
-            /** Job Id */
-            job_id: number;
-            /** Job */
-            job: string;
-            /** Thread */
-            thread: string;
-            /** Part */
-            part: string;
-            /** Piece */
-            piece: number;
-            /** Step */
-            step: string;
-            /** Kind */
-            kind: string;
-            /** What */
-            what: string;
-            /** Typed */
-            typed: string;
-            reading: components["schemas"]["Shown"] | null;
-            aim: components["schemas"]["Shown"] | null;
-            dialled: components["schemas"]["Shown"] | null;
-            /** Said */
-            said: string;
-            /** Device */
-            device: string;
-            /** At */
-            at: string;
-        };
-        /**
-         * LogJob
-         * @description A job that the search found, with what came of it.
-         */
-        LogJob: {
-            /** Id */
-            id: number;
-            /** Title */
-            title: string;
-            /** Thread */
-            thread: string;
-            /** Material */
-            material: string;
-            /** State */
-            state: string;
-            /** Quantity */
-            quantity: number;
-            /** Good */
-            good: number;
-            /** Scrapped */
-            scrapped: number;
-            /** Outcome */
-            outcome: string;
-            /** Setting */
-            setting: string;
-            /** Identified */
-            identified: string;
-            /** Changed At */
-            changed_at: string;
-        };
-        /**
-         * LogPage
-         * @description Jobs and entries found; `more` when there are older entries.
-         */
-        LogPage: {
-            /** Jobs */
-            jobs: components["schemas"]["LogJob"][];
-            /** Entries */
-            entries: components["schemas"]["LogEntry"][];
-            /** More */
-            more: boolean;
-        };
-        /**
-         * CountShown
-         * @description How often something went wrong, by what it was, or what it was done with.
-         */
-        CountShown: {
-            /** Name */
-            name: string;
-            /** Count */
-            count: number;
-        };
-        /**
-         * LessonsPage
-         * @description Lessons, the newest first; how often each mistake was made, with which tool, with which die.
-         */
-        LessonsPage: {
-            /** Lessons */
-            lessons: components["schemas"]["LessonShown"][];
-            /** By Mistake */
-            by_mistake: components["schemas"]["CountShown"][];
-            /** By Tool */
-            by_tool: components["schemas"]["CountShown"][];
-            /** By Die */
-            by_die: components["schemas"]["CountShown"][];
-        };
-        /**
-         * DieDid
-         * @description The last gauging of a thread of one piece: what the nut said, the blank it was cut on, how the die stood.
-         */
-        DieDid: {
-            /** Job Id */
-            job_id: number;
-            /** Job */
-            job: string;
-            /** Piece */
-            piece: number;
-            /** Thread */
-            thread: string;
-            /** Metal */
-            metal: string;
-            /** Said */
-            said: string;
-            /** Passes */
-            passes: boolean;
-            blank: components["schemas"]["Shown"] | null;
-            /** Setting */
-            setting: string;
-            /** At */
-            at: string;
-        };
-        /**
-         * DieLine
-         * @description A die: its thread, half the width of its class (mm, and as it is told), its threads, the line in the metal it cut
-         *     last; what the `marks` are that it is set by.
-         */
-        DieLine: {
-            /** Thread */
-            thread: string;
-            /** Metal */
-            metal: string;
-            /** Half Mm */
-            half_mm: number;
-            half: components["schemas"]["Shown"];
-            /** Points */
-            points: components["schemas"]["DiePoint"][];
-            /** Line */
-            line: components["schemas"]["LineAt"][];
-            /** Marks */
-            marks: string;
-        };
-        /**
-         * DiePoint
-         * @description A thread of a die: how it stood in eighths of a turn, where its pitch diameter is believed to be over the middle
-         *     of its class (mm), what the nut said of it, and in which metal.
-         */
-        DiePoint: {
-            /** Eighths */
-            eighths: number;
-            /** Off Mm */
-            off_mm: number;
-            /** Said */
-            said: string;
-            /** Passes */
-            passes: boolean;
-            /** Metal */
-            metal: string;
-        };
-        /**
-         * LineAt
-         * @description What is expected at a setting: the pitch diameter over the middle of the class and the band that holds nineteen
-         *     of twenty threads, in mm.
-         */
-        LineAt: {
-            /** Eighths */
-            eighths: number;
-            /** Off Mm */
-            off_mm: number;
-            /** Low Mm */
-            low_mm: number;
-            /** High Mm */
-            high_mm: number;
-        };
-        /**
-         * BatchShown
-         * @description A batch: pieces, sizes, threads; bar used and still wanted; the card of the first good piece.
-         */
-        BatchShown: {
-            /** Part */
-            part: string;
-            /** Quantity */
-            quantity: number;
-            /** Good */
-            good: number;
-            /** Scrapped */
-            scrapped: number;
-            /** Sizes */
-            sizes: components["schemas"]["SizeSeries"][];
-            /** Threads */
-            threads: components["schemas"]["ThreadsShown"][];
-            /** Bar */
-            bar: components["schemas"]["FigureShown"][];
-            /** First */
-            first: number | null;
-            /** Card */
-            card: components["schemas"]["CardLine"][];
-        };
-        /**
-         * CardLine
-         * @description What was read, set or said at a step of the first piece that was good.
-         */
-        CardLine: {
-            /** Title */
-            title: string;
-            /** Told */
-            told: string;
-        };
-        /**
-         * GaugedShown
-         * @description What was said of a thread of a piece, and how far its die stood open, in eighths of a turn.
-         */
-        GaugedShown: {
-            /** Piece */
-            piece: number;
-            /** Said */
-            said: string;
-            /** Passes */
-            passes: boolean;
-            /** Eighths */
-            eighths: number;
-        };
-        /**
-         * PointShown
-         * @description A size of a piece, as it was measured last.
-         */
-        PointShown: {
-            /** Piece */
-            piece: number;
-            /** Mm */
-            mm: number;
-            size: components["schemas"]["Shown"];
-            /** Within */
-            within: boolean;
-        };
-        /**
-         * SizeSeries
-         * @description A size from piece to piece, its band in millimetres too, and how it drifts: `leaves_at` is the first piece that
-         *     is out of the band if it goes on so, null where it is in for long.
-         */
-        SizeSeries: {
-            /** Step */
-            step: string;
-            /** Title */
-            title: string;
+            id: string;
             /**
-             * Measured
+             * Kind
              * @enum {string}
              */
-            measured: "diameter" | "far-end" | "length" | "width" | "bore" | "depth" | "over-flat" | "across-flats" | "chamfer" | "mouth" | "run-out";
+            kind: "die" | "tap" | "drill" | "reamer" | "blade" | "tool" | "die-stock" | "holder" | "bush" | "head" | "collet" | "chuck" | "centre" | "gauge" | "instrument" | "bar" | "mandrel" | "lathe";
             /** Name */
             name: string;
-            low: components["schemas"]["Shown"];
-            aim: components["schemas"]["Shown"];
-            high: components["schemas"]["Shown"];
-            /** Low Mm */
-            low_mm: number;
-            /** Aim Mm */
-            aim_mm: number;
-            /** High Mm */
-            high_mm: number;
-            /** Points */
-            points: components["schemas"]["PointShown"][];
-            drift: components["schemas"]["FigureShown"] | null;
-            /** Drifts */
-            drifts: boolean;
-            /** Leaves At */
-            leaves_at: number | null;
+            /** Notes */
+            notes: string;
+            /** Photograph */
+            photograph: number;
+            /** Place */
+            place: string;
+            /** Revision */
+            revision: number;
+            /** Said */
+            said: {
+                [key: string]: string;
+            };
+            /** Shop */
+            shop: string;
+            /** Short */
+            short: string;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "ready" | "worn" | "lent" | "missing" | "broken";
+            /** Thread */
+            thread: string;
+        };
+        /**
+         * ThingsIn
+         * @description Things to be put in the shop, all or none.
+         */
+        ThingsIn: {
+            /** Things */
+            things: components["schemas"]["ThingIn"][];
+        };
+        /**
+         * ThreadShown
+         * @description A thread in its own unit.
+         */
+        ThreadShown: {
+            /** Angle Deg */
+            angle_deg: number;
+            basic: components["schemas"]["BasicNumbers"];
+            /** Designation */
+            designation: string;
+            /** Family */
+            family: string;
+            /**
+             * Hand
+             * @enum {string}
+             */
+            hand: "right" | "left";
+            /** Lead */
+            lead: number;
+            /** Notes */
+            notes: string[];
+            /** Pitch */
+            pitch: number;
+            /** Series */
+            series: string;
+            source: components["schemas"]["Source"];
+            /** Special */
+            special: boolean;
+            /** Starts */
+            starts: number;
+            /** Taper */
+            taper: number;
+            /** Tpi */
+            tpi: number | null;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "in" | "mm";
         };
         /**
          * ThreadsShown
          * @description A thread from piece to piece.
          */
         ThreadsShown: {
-            /** Step */
-            step: string;
-            /** Title */
-            title: string;
-            /** Thread */
-            thread: string;
             /** Gauged */
             gauged: components["schemas"]["GaugedShown"][];
+            /** Step */
+            step: string;
+            /** Thread */
+            thread: string;
+            /** Title */
+            title: string;
         };
         /**
-         * Meanwhile
-         * @description Entries recorded since then, the newest first; whether what stood last then was taken back, and on which device,
-         *     "" for the host; whether the job itself was changed.
+         * Told
+         * @description A value as text, with its unit.
          */
-        Meanwhile: {
-            /** Entries */
-            entries: components["schemas"]["LogEntry"][];
-            /** Taken Back */
-            taken_back: boolean;
-            /** Taken Back On */
-            taken_back_on: string;
-            /** Changed */
-            changed: boolean;
+        Told: {
+            /** Text */
+            text: string;
+            /** Unit */
+            unit: string;
         };
         /**
-         * JobOutcome
-         * @description What came of a job: `dies` tell how each die stood when it last cut well, `troubles` what went wrong, in order.
+         * TrainShown
+         * @description A train: its drivers and the wheels they drive, in words, what it is off, whether it meshes; when the half nuts
+         *     may be closed with it, and at which lines of the dial where it matters which.
+         */
+        TrainShown: {
+            drawing: components["schemas"]["SheetShown"];
+            /** Driven */
+            driven: number[];
+            /** Drivers */
+            drivers: number[];
+            /** Errors */
+            errors: components["schemas"]["FigureShown"][];
+            /** Exact */
+            exact: boolean;
+            /** Lines */
+            lines: number[];
+            /** Meshes */
+            meshes: boolean;
+            /** Nuts */
+            nuts: string;
+            /** Words */
+            words: string;
+        };
+        /**
+         * Turn
+         * @description Work turns to a piece, at the step of that key.
+         */
+        Turn: {
+            /** Piece */
+            piece: number;
+            /** Step */
+            step: string;
+        };
+        /**
+         * TurnToIn
+         * @description The `part` of that id is taken up out of turn.
+         */
+        TurnToIn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "turn-to";
+            /** Last */
+            last: number;
+            /**
+             * Part
+             * @default
+             */
+            part?: string;
+            /** Revision */
+            revision: number;
+            /** Step */
+            step: string;
+        };
+        /**
+         * TurnsShown
+         * @description How many turns, by how much one press counts on, what is done on the way; under power at which speeds.
+         */
+        TurnsShown: {
+            /** Beats */
+            beats: components["schemas"]["Beat"][];
+            /** Speeds */
+            speeds: components["schemas"]["AtSpeedShown"][];
+            /** Step */
+            step: number;
+            /** Turns */
+            turns: number;
+        };
+        /**
+         * Typed
+         * @description What the person typed of a new job: text, a bare number in `unit`; "" where the start does not ask.
          *
-         *     `more` when more went wrong than is told.
+         *     `present` is a bolt's length under its head before it is cut down; `readings` are what a sample measured, by the
+         *     field of the size that was decided.
          */
-        JobOutcome: {
-            /** Parts */
-            parts: components["schemas"]["PartOutcome"][];
-            /** Dies */
-            dies: components["schemas"]["DieDid"][];
-            /** Troubles */
-            troubles: components["schemas"]["LogEntry"][];
-            /** More */
-            more: boolean;
+        Typed: {
+            /**
+             * Finish
+             * @default
+             */
+            finish?: string;
+            /**
+             * Flats
+             * @default
+             */
+            flats?: string;
+            /**
+             * Hole
+             * @default
+             */
+            hole?: string;
+            /**
+             * Material
+             * @default mild-steel
+             */
+            material?: string;
+            /**
+             * Overall
+             * @default
+             */
+            overall?: string;
+            /**
+             * Present
+             * @default
+             */
+            present?: string;
+            /**
+             * Quantity
+             * @default
+             */
+            quantity?: string;
+            /** Readings */
+            readings?: {
+                [key: string]: string;
+            };
+            /**
+             * Shank
+             * @default
+             */
+            shank?: string;
+            /**
+             * Shank Length
+             * @default
+             */
+            shank_length?: string;
+            /**
+             * Start
+             * @enum {string}
+             */
+            start: "stud" | "rod" | "screw" | "plug" | "all-thread" | "nut" | "body" | "bush" | "bolt" | "sample";
+            /**
+             * Stock
+             * @default
+             */
+            stock?: string;
+            /**
+             * Thread
+             * @default
+             */
+            thread?: string;
+            /**
+             * Threaded
+             * @default
+             */
+            threaded?: string;
+            /**
+             * Title
+             * @default
+             */
+            title?: string;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "in" | "mm";
         };
         /**
-         * PartOutcome
-         * @description A part by its id: pieces good and scrapped, and how many threads were gauged.
+         * TypedKit
+         * @description What one owns, as typed: a line each.
          */
-        PartOutcome: {
-            /** Part */
-            part: string;
-            /** Good */
-            good: number;
-            /** Scrapped */
-            scrapped: number;
-            /** Gauged */
-            gauged: number;
+        TypedKit: {
+            /**
+             * Text
+             * @default
+             */
+            text?: string;
         };
         /**
-         * Finding
-         * @description One thing that was looked at: what it is, whether it is well, and what was found.
+         * VerdictIn
+         * @description What a thread said to what it was `tried` with, a nut where that is empty. With a `reading` it is measured: over
+         *     three wires, of diameter `wire` where that is not the step's, or by a thread micrometer.
          */
-        Finding: {
+        VerdictIn: {
+            /**
+             * By
+             * @default
+             */
+            by?: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "verdict";
+            /** Last */
+            last: number;
+            /**
+             * Reading
+             * @default
+             */
+            reading?: string;
+            /** Revision */
+            revision: number;
+            /** Step */
+            step: string;
+            /**
+             * Tried
+             * @default
+             */
+            tried?: string;
+            /**
+             * Unit
+             * @default
+             * @enum {string}
+             */
+            unit?: "in" | "mm" | "";
+            /**
+             * Verdict
+             * @default
+             */
+            verdict?: string;
+            /**
+             * Wire
+             * @default
+             */
+            wire?: string;
+        };
+        /**
+         * VerdictShown
+         * @description What a thread said when it was gauged, and how much metal there is on it.
+         */
+        VerdictShown: {
+            /** Code */
+            code: ("will-not-start" | "binds" | "snug" | "slight-shake" | "loose") | ("go-stops" | "go-passes" | "no-go-passes") | ("size-in" | "size-large" | "size-small" | "size-near");
+            /**
+             * Metal
+             * @enum {string}
+             */
+            metal: "over" | "right" | "under" | "unclear";
+            /** Passes */
+            passes: boolean;
+            /** Words */
+            words: string;
+        };
+        /**
+         * WayShown
+         * @description A way of making a thread, weighed: why it does not suit, what one has not got, and may `make`
+         *     oneself, "" for nothing; what speaks for it and against.
+         */
+        WayShown: {
+            /** Borne By */
+            borne_by: string;
+            /** Cautions */
+            cautions: components["schemas"]["Caution"][];
+            /** Code */
+            code: string;
+            each: components["schemas"]["FigureShown"];
+            /** Faults */
+            faults: string[];
+            /** Lacking */
+            lacking: string[];
+            /** Make */
+            make: ("die-holder" | "floating" | "die-stock" | "guide-bush" | "bush-set" | "sleeve" | "taper-bar" | "tap-holder" | "backplate") | "";
+            /** Merits */
+            merits: string[];
             /** Name */
             name: string;
-            /** Well */
-            well: boolean;
-            /** Told */
-            told: string;
+            /** Pitch */
+            pitch: string;
+            /** Refused */
+            refused: string[];
+            /** Remark */
+            remark: string;
+            /** Serves */
+            serves: boolean;
+            set_up: components["schemas"]["FigureShown"];
+            shoulder: components["schemas"]["FigureShown"];
+            /** Straight */
+            straight: string;
+            /** Takes */
+            takes: components["schemas"]["TakenBy"][];
+            torque: components["schemas"]["FigureShown"] | null;
+            whole: components["schemas"]["FigureShown"];
         };
         /**
-         * HealthShown
-         * @description The program's version; where the store is, its size and what is free, as a person reads it; how much is in it;
-         *     when it was copied last, null where never; what was looked at.
+         * WaysShown
+         * @description Which way to take for each thread of a part, and where practitioners differ.
          */
-        HealthShown: {
-            /** Version */
-            version: string;
-            /** Folder */
-            folder: string;
-            /** Store */
-            store: string;
-            /** Free */
-            free: string;
-            /** Jobs */
-            jobs: number;
-            /** Entries */
-            entries: number;
-            /** Things */
-            things: number;
-            /** Last Copy */
-            last_copy: string | null;
-            /** Copies */
-            copies: number;
-            /** Findings */
-            findings: components["schemas"]["Finding"][];
+        WaysShown: {
+            /** Because */
+            because: string;
+            /** Schools */
+            schools: components["schemas"]["SchoolShown"][];
+            /** Threads */
+            threads: components["schemas"]["ChoosingShown"][];
+        };
+        /**
+         * WireNumbers
+         * @description Best wires, and the measurement over them at the limits of the external pitch diameter.
+         */
+        WireNumbers: {
+            /** Best */
+            best: number;
+            /** Over Wires */
+            over_wires: number[] | null;
+        };
+        /**
+         * WiresShown
+         * @description Three-wire figures for the chosen wire, and what else would serve.
+         */
+        WiresShown: {
+            chosen: components["schemas"]["FigureShown"];
+            /** Drawer */
+            drawer: components["schemas"]["DrawerWire"][];
+            lead_angle: components["schemas"]["FigureShown"];
+            /** Over */
+            over: components["schemas"]["FigureShown"][];
+            /** Range */
+            range: components["schemas"]["FigureShown"][];
+            /** Serves */
+            serves: boolean;
+        };
+        /**
+         * ZeroIn
+         * @description The tool of the step was touched off; `keeps` is whether its zero stays while another tool is in.
+         */
+        ZeroIn: {
+            /**
+             * Keeps
+             * @default
+             */
+            keeps?: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "zero";
+            /** Last */
+            last: number;
+            /** Revision */
+            revision: number;
+            /** Step */
+            step: string;
+        };
+        /**
+         * ZeroLostIn
+         * @description No zero stands any more.
+         */
+        ZeroLostIn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "zero-lost";
+            /** Last */
+            last: number;
+            /** Revision */
+            revision: number;
+            /** Step */
+            step: string;
         };
     };
     responses: never;
@@ -6464,296 +6466,6 @@ export interface operations {
             };
         };
     };
-    server_reference_api_size_line: {
-        parameters: {
-            query: {
-                q: string;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SizeShown"];
-                };
-            };
-            /** @description Unreadable request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not paired */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not JSON */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Check the fields */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    server_reference_api_gears: {
-        parameters: {
-            query: {
-                pitch: string;
-                leadscrew: string;
-                gears?: string;
-                dial_teeth?: string;
-                dial_lines?: string;
-                length?: string;
-                unit?: "in" | "mm";
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["GearsShown"];
-                };
-            };
-            /** @description Unreadable request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not paired */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not JSON */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Check the fields */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    server_reference_api_sample: {
-        parameters: {
-            query: {
-                reading: string;
-                unit?: "in" | "mm";
-                of?: "across" | "length" | "thread";
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["NominalShown"][];
-                };
-            };
-            /** @description Unreadable request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not paired */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not JSON */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Check the fields */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
     server_reference_api_choices: {
         parameters: {
             query?: never;
@@ -6770,194 +6482,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Choices"];
-                };
-            };
-        };
-    };
-    server_devices_api_me: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["MeShown"];
-                };
-            };
-            /** @description Unreadable request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not paired */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not JSON */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Check the fields */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    server_devices_api_pair: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["PairIn"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["MeShown"];
-                };
-            };
-            /** @description Unreadable request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not paired */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not JSON */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Check the fields */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -7342,10 +6866,108 @@ export interface operations {
             };
         };
     };
-    server_devices_api_place: {
+    server_upkeep_api_everything: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": string;
+                };
+            };
+            /** @description Unreadable request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_reference_api_gears: {
         parameters: {
             query: {
-                path: string;
+                pitch: string;
+                leadscrew: string;
+                gears?: string;
+                dial_teeth?: string;
+                dial_lines?: string;
+                length?: string;
+                unit?: "in" | "mm";
             };
             header?: never;
             path?: never;
@@ -7359,7 +6981,577 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PlaceShown"];
+                    "application/json": components["schemas"]["GearsShown"];
+                };
+            };
+            /** @description Unreadable request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_upkeep_api_read_health: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HealthShown"];
+                };
+            };
+            /** @description Unreadable request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_holders_api_holders: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HolderShown"][];
+                };
+            };
+        };
+    };
+    server_holders_api_design: {
+        parameters: {
+            query?: {
+                narrow?: boolean;
+            };
+            header?: never;
+            path: {
+                kind: "die-holder" | "floating" | "die-stock" | "guide-bush" | "bush-set" | "sleeve" | "taper-bar" | "tap-holder" | "backplate";
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HolderIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HolderDesigned"];
+                };
+            };
+            /** @description Unreadable request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_holders_api_drawing_as_dxf: {
+        parameters: {
+            query?: {
+                unit?: "in" | "mm";
+                metal?: string;
+                thread?: string;
+                seat?: string;
+                deep?: string;
+                blank?: string;
+                die?: string;
+                thick?: string;
+                other?: string;
+                other_thick?: string;
+                longest?: string;
+                bar?: string;
+                spigot?: string;
+                threads?: string;
+                taper?: string;
+                out?: string;
+                shank?: string;
+                plain?: string;
+                plain_long?: string;
+                wide?: string;
+                key?: string;
+                /** @description sizes that the person sets: long=2-1/2 */
+                own?: string[];
+                /** @description its parts drawn apart */
+                apart?: boolean;
+            };
+            header?: never;
+            path: {
+                kind: "die-holder" | "floating" | "die-stock" | "guide-bush" | "bush-set" | "sleeve" | "taper-bar" | "tap-holder" | "backplate";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/vnd.dxf": string;
+                };
+            };
+            /** @description Unreadable request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_holders_api_drawing_as_svg: {
+        parameters: {
+            query?: {
+                unit?: "in" | "mm";
+                metal?: string;
+                thread?: string;
+                seat?: string;
+                deep?: string;
+                blank?: string;
+                die?: string;
+                thick?: string;
+                other?: string;
+                other_thick?: string;
+                longest?: string;
+                bar?: string;
+                spigot?: string;
+                threads?: string;
+                taper?: string;
+                out?: string;
+                shank?: string;
+                plain?: string;
+                plain_long?: string;
+                wide?: string;
+                key?: string;
+                /** @description sizes that the person sets: long=2-1/2 */
+                own?: string[];
+                /** @description its parts drawn apart */
+                apart?: boolean;
+            };
+            header?: never;
+            path: {
+                kind: "die-holder" | "floating" | "die-stock" | "guide-bush" | "bush-set" | "sleeve" | "taper-bar" | "tap-holder" | "backplate";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/svg+xml": string;
+                };
+            };
+            /** @description Unreadable request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_holders_api_sheet_as_pdf: {
+        parameters: {
+            query?: {
+                unit?: "in" | "mm";
+                metal?: string;
+                thread?: string;
+                seat?: string;
+                deep?: string;
+                blank?: string;
+                die?: string;
+                thick?: string;
+                other?: string;
+                other_thick?: string;
+                longest?: string;
+                bar?: string;
+                spigot?: string;
+                threads?: string;
+                taper?: string;
+                out?: string;
+                shank?: string;
+                plain?: string;
+                plain_long?: string;
+                wide?: string;
+                key?: string;
+                /** @description sizes that the person sets: long=2-1/2 */
+                own?: string[];
+            };
+            header?: never;
+            path: {
+                kind: "die-holder" | "floating" | "die-stock" | "guide-bush" | "bush-set" | "sleeve" | "taper-bar" | "tap-holder" | "backplate";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
                 };
             };
             /** @description Unreadable request */
@@ -7532,1125 +7724,6 @@ export interface operations {
             };
         };
     };
-    server_book_api_series: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SeriesShown"][];
-                };
-            };
-        };
-    };
-    server_book_api_rows: {
-        parameters: {
-            query: {
-                series: string;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RowShown"][];
-                };
-            };
-            /** @description Unreadable request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not paired */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not JSON */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Check the fields */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    server_book_api_page: {
-        parameters: {
-            query: {
-                q: string;
-                class?: string;
-                internal_class?: string;
-                engagement?: string;
-                wire?: string;
-                drill?: string;
-                plating?: string;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["CardShown"];
-                };
-            };
-            /** @description Unreadable request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not paired */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not JSON */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Check the fields */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    server_book_api_page_as_json: {
-        parameters: {
-            query: {
-                q: string;
-                class?: string;
-                internal_class?: string;
-                engagement?: string;
-                wire?: string;
-                drill?: string;
-                plating?: string;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        [key: string]: unknown;
-                    };
-                };
-            };
-            /** @description Unreadable request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not paired */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not JSON */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Check the fields */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    server_book_api_page_as_csv: {
-        parameters: {
-            query: {
-                q: string;
-                class?: string;
-                internal_class?: string;
-                engagement?: string;
-                wire?: string;
-                drill?: string;
-                plating?: string;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The file */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "text/csv": string;
-                };
-            };
-            /** @description Unreadable request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not paired */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not JSON */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Check the fields */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    server_book_api_page_as_svg: {
-        parameters: {
-            query: {
-                q: string;
-                class?: string;
-                internal_class?: string;
-                engagement?: string;
-                wire?: string;
-                drill?: string;
-                plating?: string;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The file */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "image/svg+xml": string;
-                };
-            };
-            /** @description Unreadable request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not paired */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not JSON */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Check the fields */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    server_book_api_page_as_dxf: {
-        parameters: {
-            query: {
-                q: string;
-                class?: string;
-                internal_class?: string;
-                engagement?: string;
-                wire?: string;
-                drill?: string;
-                plating?: string;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The file */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "image/vnd.dxf": string;
-                };
-            };
-            /** @description Unreadable request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not paired */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not JSON */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Check the fields */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    server_book_api_tapped_hole: {
-        parameters: {
-            query: {
-                q: string;
-                internal_class?: string;
-                percent?: string;
-                drills?: string;
-                bolt?: string;
-                metal?: string;
-                depth?: string;
-                through?: string;
-                piloted?: boolean;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["HoleShown"];
-                };
-            };
-            /** @description Unreadable request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not paired */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not JSON */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Check the fields */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    server_book_api_taper_hole: {
-        parameters: {
-            query: {
-                q: string;
-                drills?: string;
-                unit?: "in" | "mm";
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PipeHoleShown"];
-                };
-            };
-            /** @description Unreadable request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not paired */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not JSON */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Check the fields */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    server_book_api_mating: {
-        parameters: {
-            query: {
-                bolt: string;
-                nut: string;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["MatingShown"];
-                };
-            };
-            /** @description Unreadable request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not paired */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not JSON */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Check the fields */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    server_book_api_favourites: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Kept"];
-                };
-            };
-        };
-    };
-    server_book_api_keep: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["KeepIn"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Kept"];
-                };
-            };
-            /** @description Unreadable request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not paired */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not JSON */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Check the fields */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    server_book_api_let_go: {
-        parameters: {
-            query: {
-                q: string;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Kept"];
-                };
-            };
-            /** @description Unreadable request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not paired */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not JSON */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Check the fields */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
     server_instruments_api_instruments: {
         parameters: {
             query?: never;
@@ -8667,6 +7740,102 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["InstrumentShown"][];
+                };
+            };
+        };
+    };
+    server_instruments_api_reference: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReferenceIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OffsetShown"];
+                };
+            };
+            /** @description Unreadable request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -8787,197 +7956,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["InstrumentShown"][];
-                };
-            };
-            /** @description Unreadable request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not paired */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not JSON */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Check the fields */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    server_instruments_api_reference: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ReferenceIn"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["OffsetShown"];
-                };
-            };
-            /** @description Unreadable request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not paired */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not JSON */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Check the fields */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    server_instruments_api_live: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                job_id: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Events named as the fields are, each with the value of one as its data */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Streamed"];
-                    "text/event-stream": components["schemas"]["Streamed"];
                 };
             };
             /** @description Unreadable request */
@@ -9248,6 +8226,125 @@ export interface operations {
             };
         };
     };
+    server_jobs_api_beginnings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BeginningShown"][];
+                };
+            };
+        };
+    };
+    server_jobs_api_import_job: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description of this act alone: sent twice, it is done once */
+                "Idempotency-Key"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": unknown;
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobShown"];
+                };
+            };
+            /** @description Unreadable request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     server_jobs_api_new_job: {
         parameters: {
             query?: never;
@@ -9347,26 +8444,6 @@ export interface operations {
             };
         };
     };
-    server_jobs_api_beginnings: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["BeginningShown"][];
-                };
-            };
-        };
-    };
     server_jobs_api_sketch: {
         parameters: {
             query?: {
@@ -9390,105 +8467,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StartSketch"];
-                };
-            };
-            /** @description Unreadable request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not paired */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not JSON */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Check the fields */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    server_jobs_api_import_job: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description of this act alone: sent twice, it is done once */
-                "Idempotency-Key"?: string;
-            };
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": unknown;
-            };
-        };
-        responses: {
-            /** @description Created */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["JobShown"];
                 };
             };
             /** @description Unreadable request */
@@ -9966,16 +8944,23 @@ export interface operations {
             };
         };
     };
-    server_jobs_api_read_standing: {
+    server_jobs_api_archive: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description of this act alone: sent twice, it is done once */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 job_id: number;
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SawIn"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {
@@ -10060,7 +9045,7 @@ export interface operations {
             };
         };
     };
-    server_jobs_api_read_needs: {
+    server_logbook_api_batch: {
         parameters: {
             query?: {
                 part?: number;
@@ -10079,103 +9064,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["NeedShown"][];
-                };
-            };
-            /** @description Unreadable request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not paired */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not JSON */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Check the fields */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    server_jobs_api_read_ways: {
-        parameters: {
-            query?: {
-                part?: number;
-            };
-            header?: never;
-            path: {
-                job_id: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["WaysShown"];
+                    "application/json": components["schemas"]["BatchShown"];
                 };
             };
             /** @description Unreadable request */
@@ -10346,410 +9235,6 @@ export interface operations {
             };
         };
     };
-    server_jobs_api_record: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description of this act alone: sent twice, it is done once */
-                "Idempotency-Key"?: string;
-            };
-            path: {
-                job_id: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["EntryIn"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["JobBench"];
-                };
-            };
-            /** @description Unreadable request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not paired */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not JSON */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Check the fields */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    server_jobs_api_undo: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description of this act alone: sent twice, it is done once */
-                "Idempotency-Key"?: string;
-            };
-            path: {
-                job_id: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["SawIn"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["JobBench"];
-                };
-            };
-            /** @description Unreadable request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not paired */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not JSON */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Check the fields */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    server_jobs_api_hold: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description of this act alone: sent twice, it is done once */
-                "Idempotency-Key"?: string;
-            };
-            path: {
-                job_id: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ReasonIn"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["StandingShown"];
-                };
-            };
-            /** @description Unreadable request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not paired */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not JSON */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Check the fields */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    server_jobs_api_release: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description of this act alone: sent twice, it is done once */
-                "Idempotency-Key"?: string;
-            };
-            path: {
-                job_id: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["SawIn"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["StandingShown"];
-                };
-            };
-            /** @description Unreadable request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not paired */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not JSON */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Check the fields */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
     server_jobs_api_close: {
         parameters: {
             query?: never;
@@ -10765,309 +9250,6 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["ReasonIn"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["StandingShown"];
-                };
-            };
-            /** @description Unreadable request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not paired */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not JSON */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Check the fields */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    server_jobs_api_reopen: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description of this act alone: sent twice, it is done once */
-                "Idempotency-Key"?: string;
-            };
-            path: {
-                job_id: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["SawIn"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["StandingShown"];
-                };
-            };
-            /** @description Unreadable request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not paired */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not JSON */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Check the fields */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    server_jobs_api_archive: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description of this act alone: sent twice, it is done once */
-                "Idempotency-Key"?: string;
-            };
-            path: {
-                job_id: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["SawIn"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["StandingShown"];
-                };
-            };
-            /** @description Unreadable request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not paired */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not JSON */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Check the fields */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    server_jobs_api_take_out: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description of this act alone: sent twice, it is done once */
-                "Idempotency-Key"?: string;
-            };
-            path: {
-                job_id: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["SawIn"];
             };
         };
         responses: {
@@ -11255,6 +9437,208 @@ export interface operations {
             };
         };
     };
+    server_jobs_api_record: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description of this act alone: sent twice, it is done once */
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EntryIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobBench"];
+                };
+            };
+            /** @description Unreadable request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_jobs_api_hold: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description of this act alone: sent twice, it is done once */
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReasonIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StandingShown"];
+                };
+            };
+            /** @description Unreadable request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     server_jobs_api_job_as_file: {
         parameters: {
             query?: never;
@@ -11351,7 +9735,7 @@ export interface operations {
             };
         };
     };
-    server_jobs_api_readings_as_csv: {
+    server_instruments_api_live: {
         parameters: {
             query?: never;
             header?: never;
@@ -11362,13 +9746,14 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description The file */
+            /** @description Events named as the fields are, each with the value of one as its data */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "text/csv": string;
+                    "application/json": components["schemas"]["Streamed"];
+                    "text/event-stream": components["schemas"]["Streamed"];
                 };
             };
             /** @description Unreadable request */
@@ -11445,9 +9830,12 @@ export interface operations {
             };
         };
     };
-    server_jobs_api_sheet_as_pdf: {
+    server_logbook_api_since: {
         parameters: {
-            query?: never;
+            query: {
+                last: number;
+                revision: number;
+            };
             header?: never;
             path: {
                 job_id: number;
@@ -11456,13 +9844,13 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description The file */
+            /** @description OK */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/pdf": string;
+                    "application/json": components["schemas"]["Meanwhile"];
                 };
             };
             /** @description Unreadable request */
@@ -11539,10 +9927,9 @@ export interface operations {
             };
         };
     };
-    server_jobs_api_part_as_svg: {
+    server_jobs_api_read_needs: {
         parameters: {
             query?: {
-                end?: number;
                 part?: number;
             };
             header?: never;
@@ -11553,13 +9940,13 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description The file */
+            /** @description OK */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "image/svg+xml": string;
+                    "application/json": components["schemas"]["NeedShown"][];
                 };
             };
             /** @description Unreadable request */
@@ -11733,158 +10120,15 @@ export interface operations {
             };
         };
     };
-    server_holders_api_holders: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["HolderShown"][];
-                };
-            };
-        };
-    };
-    server_holders_api_design: {
+    server_jobs_api_part_as_svg: {
         parameters: {
             query?: {
-                narrow?: boolean;
+                end?: number;
+                part?: number;
             };
             header?: never;
             path: {
-                kind: "die-holder" | "floating" | "die-stock" | "guide-bush" | "bush-set" | "sleeve" | "taper-bar" | "tap-holder" | "backplate";
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["HolderIn"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["HolderDesigned"];
-                };
-            };
-            /** @description Unreadable request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not paired */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not JSON */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Check the fields */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    server_holders_api_drawing_as_svg: {
-        parameters: {
-            query?: {
-                unit?: "in" | "mm";
-                metal?: string;
-                thread?: string;
-                seat?: string;
-                deep?: string;
-                blank?: string;
-                die?: string;
-                thick?: string;
-                other?: string;
-                other_thick?: string;
-                longest?: string;
-                bar?: string;
-                spigot?: string;
-                threads?: string;
-                taper?: string;
-                out?: string;
-                shank?: string;
-                plain?: string;
-                plain_long?: string;
-                wide?: string;
-                key?: string;
-                /** @description sizes that the person sets: long=2-1/2 */
-                own?: string[];
-                /** @description its parts drawn apart */
-                apart?: boolean;
-            };
-            header?: never;
-            path: {
-                kind: "die-holder" | "floating" | "die-stock" | "guide-bush" | "bush-set" | "sleeve" | "taper-bar" | "tap-holder" | "backplate";
+                job_id: number;
             };
             cookie?: never;
         };
@@ -11973,38 +10217,12 @@ export interface operations {
             };
         };
     };
-    server_holders_api_drawing_as_dxf: {
+    server_jobs_api_readings_as_csv: {
         parameters: {
-            query?: {
-                unit?: "in" | "mm";
-                metal?: string;
-                thread?: string;
-                seat?: string;
-                deep?: string;
-                blank?: string;
-                die?: string;
-                thick?: string;
-                other?: string;
-                other_thick?: string;
-                longest?: string;
-                bar?: string;
-                spigot?: string;
-                threads?: string;
-                taper?: string;
-                out?: string;
-                shank?: string;
-                plain?: string;
-                plain_long?: string;
-                wide?: string;
-                key?: string;
-                /** @description sizes that the person sets: long=2-1/2 */
-                own?: string[];
-                /** @description its parts drawn apart */
-                apart?: boolean;
-            };
+            query?: never;
             header?: never;
             path: {
-                kind: "die-holder" | "floating" | "die-stock" | "guide-bush" | "bush-set" | "sleeve" | "taper-bar" | "tap-holder" | "backplate";
+                job_id: number;
             };
             cookie?: never;
         };
@@ -12016,7 +10234,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "image/vnd.dxf": string;
+                    "text/csv": string;
                 };
             };
             /** @description Unreadable request */
@@ -12093,36 +10311,214 @@ export interface operations {
             };
         };
     };
-    server_holders_api_sheet_as_pdf: {
+    server_jobs_api_release: {
         parameters: {
-            query?: {
-                unit?: "in" | "mm";
-                metal?: string;
-                thread?: string;
-                seat?: string;
-                deep?: string;
-                blank?: string;
-                die?: string;
-                thick?: string;
-                other?: string;
-                other_thick?: string;
-                longest?: string;
-                bar?: string;
-                spigot?: string;
-                threads?: string;
-                taper?: string;
-                out?: string;
-                shank?: string;
-                plain?: string;
-                plain_long?: string;
-                wide?: string;
-                key?: string;
-                /** @description sizes that the person sets: long=2-1/2 */
-                own?: string[];
+            query?: never;
+            header?: {
+                /** @description of this act alone: sent twice, it is done once */
+                "Idempotency-Key"?: string;
             };
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SawIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StandingShown"];
+                };
+            };
+            /** @description Unreadable request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_jobs_api_reopen: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description of this act alone: sent twice, it is done once */
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SawIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StandingShown"];
+                };
+            };
+            /** @description Unreadable request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_jobs_api_sheet_as_pdf: {
+        parameters: {
+            query?: never;
             header?: never;
             path: {
-                kind: "die-holder" | "floating" | "die-stock" | "guide-bush" | "bush-set" | "sleeve" | "taper-bar" | "tap-holder" | "backplate";
+                job_id: number;
             };
             cookie?: never;
         };
@@ -12135,6 +10531,398 @@ export interface operations {
                 };
                 content: {
                     "application/pdf": string;
+                };
+            };
+            /** @description Unreadable request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_jobs_api_read_standing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StandingShown"];
+                };
+            };
+            /** @description Unreadable request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_jobs_api_take_out: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description of this act alone: sent twice, it is done once */
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SawIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StandingShown"];
+                };
+            };
+            /** @description Unreadable request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_jobs_api_undo: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description of this act alone: sent twice, it is done once */
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SawIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobBench"];
+                };
+            };
+            /** @description Unreadable request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_jobs_api_read_ways: {
+        parameters: {
+            query?: {
+                part?: number;
+            };
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WaysShown"];
                 };
             };
             /** @description Unreadable request */
@@ -12330,6 +11118,100 @@ export interface operations {
             };
         };
     };
+    server_kit_api_kit_as_csv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: "die" | "tap" | "drill" | "reamer" | "blade" | "tool" | "die-stock" | "holder" | "bush" | "head" | "collet" | "chuck" | "centre" | "gauge" | "instrument" | "bar" | "mandrel" | "lathe";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            /** @description Unreadable request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     server_kit_api_read_kinds: {
         parameters: {
             query?: never;
@@ -12346,198 +11228,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["KindShown"][];
-                };
-            };
-        };
-    };
-    server_kit_api_read_typed: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["TypedKit"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["LineShown"][];
-                };
-            };
-            /** @description Unreadable request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not paired */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not JSON */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Check the fields */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    server_kit_api_read_file: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["KitText"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FileRowShown"][];
-                };
-            };
-            /** @description Unreadable request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not paired */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not JSON */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Check the fields */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -12730,24 +11420,26 @@ export interface operations {
             };
         };
     };
-    server_kit_api_kit_as_csv: {
+    server_kit_api_read_file: {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                kind: "die" | "tap" | "drill" | "reamer" | "blade" | "tool" | "die-stock" | "holder" | "bush" | "head" | "collet" | "chuck" | "centre" | "gauge" | "instrument" | "bar" | "mandrel" | "lathe";
-            };
+            path?: never;
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KitText"];
+            };
+        };
         responses: {
-            /** @description The file */
+            /** @description OK */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "text/csv": string;
+                    "application/json": components["schemas"]["FileRowShown"][];
                 };
             };
             /** @description Unreadable request */
@@ -12934,6 +11626,200 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CapabilityShown"][];
+                };
+            };
+            /** @description Unreadable request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_kit_api_read_typed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TypedKit"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LineShown"][];
+                };
+            };
+            /** @description Unreadable request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_kit_api_change_thing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                ident: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ThingChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ThingShown"];
                 };
             };
             /** @description Unreadable request */
@@ -13296,7 +12182,7 @@ export interface operations {
             };
         };
     };
-    server_kit_api_change_thing: {
+    server_kit_api_restore_thing: {
         parameters: {
             query?: never;
             header?: never;
@@ -13305,11 +12191,7 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ThingChange"];
-            };
-        };
+        requestBody?: never;
         responses: {
             /** @description OK */
             200: {
@@ -13488,193 +12370,6 @@ export interface operations {
             };
         };
     };
-    server_kit_api_restore_thing: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                ident: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ThingShown"];
-                };
-            };
-            /** @description Unreadable request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not paired */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not JSON */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Check the fields */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    server_news_api_news: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Events named change, each with a change as its data */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ChangeShown"];
-                    "text/event-stream": components["schemas"]["ChangeShown"];
-                };
-            };
-            /** @description Unreadable request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not paired */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not JSON */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Check the fields */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
     server_logbook_api_log: {
         parameters: {
             query?: {
@@ -13767,26 +12462,6 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    server_logbook_api_lessons: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["LessonsPage"];
                 };
             };
         };
@@ -13980,293 +12655,6 @@ export interface operations {
             };
         };
     };
-    server_logbook_api_made_on: {
-        parameters: {
-            query: {
-                lathe: string;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["JobCard"][];
-                };
-            };
-            /** @description Unreadable request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not paired */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not JSON */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Check the fields */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    server_logbook_api_batch: {
-        parameters: {
-            query?: {
-                part?: number;
-            };
-            header?: never;
-            path: {
-                job_id: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["BatchShown"];
-                };
-            };
-            /** @description Unreadable request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not paired */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not JSON */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Check the fields */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    server_logbook_api_since: {
-        parameters: {
-            query: {
-                last: number;
-                revision: number;
-            };
-            header?: never;
-            path: {
-                job_id: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Meanwhile"];
-                };
-            };
-            /** @description Unreadable request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not paired */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not JSON */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Check the fields */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
     server_logbook_api_outcome: {
         parameters: {
             query?: never;
@@ -14361,9 +12749,11 @@ export interface operations {
             };
         };
     };
-    server_upkeep_api_read_health: {
+    server_logbook_api_made_on: {
         parameters: {
-            query?: never;
+            query: {
+                lathe: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -14376,7 +12766,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["HealthShown"];
+                    "application/json": components["schemas"]["JobCard"][];
                 };
             };
             /** @description Unreadable request */
@@ -14453,7 +12843,7 @@ export interface operations {
             };
         };
     };
-    server_upkeep_api_everything: {
+    server_logbook_api_lessons: {
         parameters: {
             query?: never;
             header?: never;
@@ -14462,13 +12852,33 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description The file */
+            /** @description OK */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/zip": string;
+                    "application/json": components["schemas"]["LessonsPage"];
+                };
+            };
+        };
+    };
+    server_devices_api_me: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MeShown"];
                 };
             };
             /** @description Unreadable request */
@@ -14541,6 +12951,1598 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_news_api_news: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Events named change, each with a change as its data */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangeShown"];
+                    "text/event-stream": components["schemas"]["ChangeShown"];
+                };
+            };
+            /** @description Unreadable request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_devices_api_pair: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PairIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MeShown"];
+                };
+            };
+            /** @description Unreadable request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_devices_api_place: {
+        parameters: {
+            query: {
+                path: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlaceShown"];
+                };
+            };
+            /** @description Unreadable request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_reference_api_sample: {
+        parameters: {
+            query: {
+                reading: string;
+                unit?: "in" | "mm";
+                of?: "across" | "length" | "thread";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NominalShown"][];
+                };
+            };
+            /** @description Unreadable request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_reference_api_size_line: {
+        parameters: {
+            query: {
+                q: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SizeShown"];
+                };
+            };
+            /** @description Unreadable request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_book_api_page: {
+        parameters: {
+            query: {
+                q: string;
+                class?: string;
+                internal_class?: string;
+                engagement?: string;
+                wire?: string;
+                drill?: string;
+                plating?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardShown"];
+                };
+            };
+            /** @description Unreadable request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_book_api_page_as_csv: {
+        parameters: {
+            query: {
+                q: string;
+                class?: string;
+                internal_class?: string;
+                engagement?: string;
+                wire?: string;
+                drill?: string;
+                plating?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            /** @description Unreadable request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_book_api_page_as_dxf: {
+        parameters: {
+            query: {
+                q: string;
+                class?: string;
+                internal_class?: string;
+                engagement?: string;
+                wire?: string;
+                drill?: string;
+                plating?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/vnd.dxf": string;
+                };
+            };
+            /** @description Unreadable request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_book_api_page_as_json: {
+        parameters: {
+            query: {
+                q: string;
+                class?: string;
+                internal_class?: string;
+                engagement?: string;
+                wire?: string;
+                drill?: string;
+                plating?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: unknown;
+                    };
+                };
+            };
+            /** @description Unreadable request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_book_api_page_as_svg: {
+        parameters: {
+            query: {
+                q: string;
+                class?: string;
+                internal_class?: string;
+                engagement?: string;
+                wire?: string;
+                drill?: string;
+                plating?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/svg+xml": string;
+                };
+            };
+            /** @description Unreadable request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_book_api_favourites: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Kept"];
+                };
+            };
+        };
+    };
+    server_book_api_keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Kept"];
+                };
+            };
+            /** @description Unreadable request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_book_api_let_go: {
+        parameters: {
+            query: {
+                q: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Kept"];
+                };
+            };
+            /** @description Unreadable request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_book_api_tapped_hole: {
+        parameters: {
+            query: {
+                q: string;
+                internal_class?: string;
+                percent?: string;
+                drills?: string;
+                bolt?: string;
+                metal?: string;
+                depth?: string;
+                through?: string;
+                piloted?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HoleShown"];
+                };
+            };
+            /** @description Unreadable request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_book_api_mating: {
+        parameters: {
+            query: {
+                bolt: string;
+                nut: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MatingShown"];
+                };
+            };
+            /** @description Unreadable request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_book_api_taper_hole: {
+        parameters: {
+            query: {
+                q: string;
+                drills?: string;
+                unit?: "in" | "mm";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PipeHoleShown"];
+                };
+            };
+            /** @description Unreadable request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_book_api_rows: {
+        parameters: {
+            query: {
+                series: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RowShown"][];
+                };
+            };
+            /** @description Unreadable request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_book_api_series: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeriesShown"][];
                 };
             };
         };

@@ -27,7 +27,7 @@ const something = computed(
     <h2>In your shop</h2>
     <ul>
       <li v-for="thing in own" :key="thing.id">
-        ✓ <b>{{ thing.name }}</b><template v-if="thing.state !== 'ready'">, {{ thing.state }}</template>
+        ✓ <b>{{ thing.name }}</b><template v-if="thing.state !== 'ready'">, {{ thing.condition }}</template>
         <span v-if="thing.place" class="muted small">, {{ thing.place }}</span>
       </li>
       <li v-if="told.drill">
@@ -37,7 +37,7 @@ const something = computed(
         ✓ fits the {{ one.thing.name }}<template v-if="one.why">: {{ one.why }}</template>
       </li>
       <li v-for="thing in told.gauges" :key="thing.id">✓ {{ thing.name }}</li>
-      <li v-for="thing in told.away" :key="thing.id">‖ {{ thing.name }}: {{ thing.state }}</li>
+      <li v-for="thing in told.away" :key="thing.id">‖ {{ thing.name }}: {{ thing.condition }}</li>
       <li v-for="words in told.missing" :key="words">◆ {{ words }}</li>
       <li v-for="words in told.instead" :key="words">Use instead: {{ words }}</li>
       <li v-for="words in told.unlike" :key="words" class="muted">≠ {{ words }}</li>

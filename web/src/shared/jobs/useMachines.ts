@@ -12,7 +12,7 @@ export function useMachines() {
       .map((one) => ({
         code: one.id,
         name: one.name,
-        remark: [one.state === 'ready' ? '' : one.state, one.place].filter(Boolean).join(', '),
+        remark: [one.state === 'ready' ? '' : one.condition, one.place].filter(Boolean).join(', '),
       })),
   ])
 }
