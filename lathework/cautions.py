@@ -178,7 +178,7 @@ HAZARD_CAUTIONS: dict[Hazard, Caution] = {
     "vehicle": Caution(
         "vehicle",
         "Use the maker's graded part for brakes, steering or running gear. Road law and a licensed workshop decide.",
-        "A home-made bolt there may be unlawful, and nobody can tell it from a graded one.",
+        "A home-made bolt there may be unlawful, and it looks just like a graded one.",
     ),
     "lifting": Caution(
         "lifting",

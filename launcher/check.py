@@ -73,7 +73,7 @@ def _ended_in_time(check: Check, env: dict[str, str], until_s: float) -> str:
             if sys.platform != "win32":
                 os.killpg(running.pid, signal.SIGUSR1)
                 time.sleep(STACKS_S)
-            return f"{check.name}: over {MOST_MINUTES} minutes, where it hung stands above"
+            return f"{check.name}: over {MOST_MINUTES} minutes, see above where it hung"
         finally:
             _end_group(running)
 

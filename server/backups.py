@@ -61,7 +61,7 @@ def _try(copy: Path, folder: Path) -> None:
     """Whether a copy, put in place as a restore would, has what it should have. Raises StoreProblem."""
     with store.copied(copy, folder) as restored:
         if store.counted(restored) != store.counted(copy):
-            raise store.StoreProblem(f"{copy} has other jobs or entries once it is put in place")
+            raise store.StoreProblem(f"{copy} does not hold the same jobs and records after it is restored")
 
 
 class _Daily(threading.Thread):

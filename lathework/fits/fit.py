@@ -132,9 +132,9 @@ def _to_the_mate(fit: Fit, makes: Makes, mate_mm: float, bore: Deviations, pin: 
         _MADE[makes],
         mate + sign * clearance.value,
         unit,
-        f"mate {word} clearance",
+        f"mating part {word} clearance",
         PRACTICE,
-        (Given("mate", mate, unit), Given("clearance", clearance.value, unit)),
+        (Given("mating part", mate, unit), Given("clearance", clearance.value, unit)),
         note=f"{fit.name}: {fit.remark}.",
     )
     middle, half = mate_mm + sign * apart_mm, (own.upper_mm - own.lower_mm) / 2

@@ -31,7 +31,10 @@ LONGEST_NOTE, LONGEST_RACK = 2000, 8000
 MOST_PIECES, MOST_OTHERS = 500, 5
 MOST_RUN_DOWN = 200.0
 BLADE = Span("A blade width", 0.4, 8)
-MATE_BORE, FLANKS = Span("The mate's bore", 0.3, 300), Span("The mate's pitch diameter", 0.3, 300)
+MATE_BORE, FLANKS = (
+    Span("The bore of the mating part", 0.3, 300),
+    Span("The pitch diameter of the mating part", 0.3, 300),
+)
 
 METHOD = Group(
     "method",
@@ -62,9 +65,9 @@ METHOD = Group(
         "tip": Extent(TIP, "flat or radius at its point; that of the form when empty"),
         "lubricant": Text("what is put on the tool, or dry; empty takes what suits the metal"),
         "because": Text("why it is threaded so against advice; empty where it is not"),
-        "overruled": Text("why long work is held as chosen all the same; empty where nobody insists"),
-        "mate_minor": Extent(MATE_BORE, "measured bore of the mate of the first thread"),
-        "mate_pitch": Extent(FLANKS, "measured pitch diameter of the mate of the first thread, with its bore"),
+        "overruled": Text("why long work is held as chosen against advice; empty where it is not"),
+        "mate_minor": Extent(MATE_BORE, "measured bore of the mating part of the first thread"),
+        "mate_pitch": Extent(FLANKS, "measured pitch diameter of the mating part of the first thread, with its bore"),
     },
 )
 SETUP = Group(
@@ -104,7 +107,7 @@ SETUP = Group(
         "head_graduation": Extent(GRADUATION, "what one graduation of its scale makes, on the diameter"),
         "rack": Text("drills of the shop when the job was last changed; they count where none are named", LONGEST_RACK),
         "mount": Choice(MOUNTS, "unsaid", "how the chuck sits on the spindle"),
-        "tools": Choice(TOOL_ZEROS, "unsaid", "whether a tool's zero stands while another is in the tool post"),
+        "tools": Choice(TOOL_ZEROS, "unsaid", "whether a tool keeps its zero while another is in the tool post"),
     },
 )
 IDENTIFIED = Group(
@@ -136,8 +139,8 @@ ABOUT = (
     "A job as one file: what is to be made, how, on which lathe, and what happened at the bench. Lengths are text as "
     "typed (5/8, 1-1/4, .3125, 12 mm, 6,35, a sum, a drill such as #7 or F); a bare number is in the job's own unit. "
     "Times are ISO 8601 with their zone. Unknown fields are refused. Every part, section and hole has an id of its "
-    "own, which stays with it wherever it stands in a list; what is recorded is told by it. Sizes must also fit each "
-    "other; the reader names every field that does not."
+    "own, which it keeps wherever it is in a list; records name it by that id. Sizes must also fit each other; the "
+    "reader names every field that does not."
 )
 JOB = Group(
     "job",

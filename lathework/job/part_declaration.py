@@ -37,7 +37,7 @@ STOCK = Group(
 )
 SECTION = Group(
     "section",
-    "a stretch of the part along its axis; what a sample measured stands beside what was decided",
+    "a stretch of the part along its axis; what a sample measured is kept beside the size to make",
     {
         "id": Ident(OWN),
         "shape": Choice(SHAPES),
@@ -55,8 +55,8 @@ SECTION = Group(
         "edge": Choice(BROKEN, "bevel", "whether that edge is bevelled or rounded"),
         "cut": Choice(OUTSIDE_CUTTERS, "die", "what cuts the thread"),
         "die": Text("the die of the shop that cuts the thread, by its id", LONGEST_IDENT),
-        "fit": Choice(FIT_CODES, "", "how a round section goes with its mate; empty for a plain size"),
-        "mate": Extent(ACROSS, "what the mate of a fit measures; empty makes it to the standard's limits"),
+        "fit": Choice(FIT_CODES, "", "how a round section fits its mating part; empty for a plain size"),
+        "mate": Extent(ACROSS, "measured size of the mating part of a fit; empty makes it to the standard's limits"),
         "taper": Text("of a taper: MT2, B16, 1:20, or the angle of its cone, 60°; a name has its own large end"),
         "pattern": Choice(PATTERNS, "diamond", "of a knurl"),
         "pitch": Extent(KNURLED, "of a knurl's lines; empty turns it to its size and leaves the blank to you"),
@@ -78,8 +78,8 @@ BORE = Group(
         "at": Extent(ALONG, "of a hole across: its axis behind the right-hand end"),
         "around": Text("of a hole across: where it is round the part, in words: over the split, in line with the flat"),
         "cut": Choice(CUTTERS, "tap", "what cuts the thread"),
-        "fit": Choice(FIT_CODES, "", "how a plain hole goes with its mate; empty for one as drilled"),
-        "mate": Extent(ACROSS, "what the mate of a fit measures; empty makes it to the standard's limits"),
+        "fit": Choice(FIT_CODES, "", "how a plain hole fits its mating part; empty for one as drilled"),
+        "mate": Extent(ACROSS, "measured size of the mating part of a fit; empty makes it to the standard's limits"),
         "key": Extent(KEY, "width of the key in a plain hole along the axis; empty has no keyway"),
         "taper": Text("of a hole that is a taper, its large end at the mouth: MT2, 1:20, 60°"),
         "undercut": Extent(ALONG, "how wide a blind plain hole is undercut at its bottom; empty leaves it as it is"),

@@ -36,9 +36,11 @@ ROOMS = (
 LABELS = (
     "lathework",
     "tests.validation",
+    "tests.contract.test_working",
     "server.jobs.tests.test_acts",
     "server.jobs.tests.test_bench",
     "server.jobs.tests.test_jobs",
+    "server.jobs.tests.test_shelves",
 )
 OPERATORS = (
     *("ReplaceComparisonOperator", "ReplaceBinaryOperator", "ReplaceUnaryOperator", "NumberReplacer"),
@@ -183,7 +185,7 @@ def _tests_of(fault: Fault, by_line: dict[tuple[str, int], set[str]], weights: C
 
 def fails(root: Path, data: Path, tests: Sequence[str]) -> bool:
     """Whether some of the tests fails on a clone as it is. Raises TimeoutExpired."""
-    own = all(test.startswith(("lathework.", "tests.validation.")) for test in tests)
+    own = all(test.startswith(("lathework.", "tests.")) for test in tests)
     command = [sys.executable, *(["-m", "unittest", "-f", *tests] if own else _tests(tests))]
     done = subprocess.run(
         command, cwd=root, env=_environment(root, data), capture_output=True, timeout=LONGEST_S, check=False

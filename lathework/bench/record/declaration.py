@@ -101,7 +101,7 @@ GONE = Group(
 )
 RECORD = Group(
     "record",
-    "what happened at the bench, oldest first, and how the job stands",
+    "what happened at the bench, oldest first, and the state of the job",
     {
         "entries": _list(ENTRY.schema()),
         "held": _line("what the job waits for; empty when it does not", LONGEST_NOTE),

@@ -220,7 +220,7 @@ def read_record(value: object, plans: Sequence[Plan], version: int) -> Record:
         )
     entries = value.get("entries", [])
     if not isinstance(entries, list) or len(entries) > MOST_ENTRIES:
-        raise InvalidDocument((InputError("wrong-type", "record.entries", "entries is a list."),))
+        raise InvalidDocument((InputError("wrong-type", "record.entries", "Entries must be a list."),))
     errors = Reader({})
     known = _Known(plans, _gone(value.get("gone", []), errors))
     kept: list[Kept] = []

@@ -25,7 +25,7 @@ def check_fit(reader: JobReader, path: str, fit: FitCode, across: Length, mate: 
     if not fit:
         return
     if across.mm > LARGEST_MM:
-        reader.fail("out-of-range", f"{path}.fit", f"Fits are told up to {LARGEST_MM:g} mm.")
+        reader.fail("out-of-range", f"{path}.fit", f"Fits are available up to {LARGEST_MM:g} mm.")
     if mate is not None and abs(mate.mm - across.mm) > MATE_NEAR * across.mm + MATE_NEAR_MM:
         text = (
             f"The mating part measures {mate.typed} and this is {across.typed}: they cannot belong together. "

@@ -95,8 +95,8 @@ COLLET = ThingKind(
     made=Collet,
     fields={
         "system": KindField(Text("collet system, as marked"), "Collet system"),
-        "least": KindField(Extent(GRIPS, "least it closes on"), "From"),
-        "most": KindField(Extent(GRIPS, "most it takes", optional=False), "To"),
+        "least": KindField(Extent(GRIPS, "smallest diameter it closes on"), "From"),
+        "most": KindField(Extent(GRIPS, "largest diameter it takes", optional=False), "To"),
         "deep": KindField(Extent(GRIP_DEEP, "how deep it grips"), "Depth"),
     },
     check=check_range,
@@ -115,8 +115,8 @@ CHUCK = ThingKind(
     made=Chuck,
     fields={
         "form": KindField(Choice(CHUCK_FORMS, "three-jaw", "how it holds"), "Form"),
-        "least": KindField(Extent(GRIPS, "least it closes on"), "From"),
-        "most": KindField(Extent(GRIPS, "most it takes"), "To"),
+        "least": KindField(Extent(GRIPS, "smallest diameter it closes on"), "From"),
+        "most": KindField(Extent(GRIPS, "largest diameter it takes"), "To"),
         "taper": TAPER,
     },
     check=check_range,

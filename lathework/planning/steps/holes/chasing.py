@@ -82,7 +82,7 @@ def try_screw(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Threa
         kind="gauge",
         title="Try the hole",
         sentence=f"Cover your eyes, blow the hole out and try {fits}: it should go in by hand to full depth "
-        "without shake.",
+        "without play.",
         headline="",
         figure_words="by hand",
         figures={"deep": deep, "every": check_interval(work.job.quantity)},

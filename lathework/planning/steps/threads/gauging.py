@@ -117,7 +117,7 @@ def gauge(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadWor
         tool=mate,
         edge="",
         cautions=() if work.off_lathe(thread_work) else (cautions.STOP_TO_MEASURE,),
-        notes=("It is made to its mate: no other gauge can tell.",)
+        notes=("It is made to fit its own mating part: no other gauge can show whether it does.",)
         if thread_work.mate is not None
         else (
             f"No nut? Over three {{wire}} wires, class {thread_work.class_name} measures {{wires_least}} to "

@@ -5059,7 +5059,7 @@ export interface components {
         };
         /**
          * SectionIn
-         * @description a stretch of the part along its axis; what a sample measured stands beside what was decided
+         * @description a stretch of the part along its axis; what a sample measured is kept beside the size to make
          */
         SectionIn: {
             /**
