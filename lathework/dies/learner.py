@@ -153,7 +153,7 @@ class Belief:
         return self._place(f"metal {name}", 0.0, METAL_SPREAD_MM)
 
     def _mate(self, tried: Gauge) -> int:
-        return self._place(f"mate {tried}", *self.aim.mate(tried)) if tried else _MATE
+        return self._place(f"mate:{tried}", *self.aim.mate(tried)) if tried else _MATE
 
     def _weights(self, trial_metal: str, eighths: float, start: str) -> list[float]:
         """What the pitch diameter takes of each: offset, so many slopes, the metal, where it is counted from."""

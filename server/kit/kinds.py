@@ -51,7 +51,7 @@ def kinds_shown() -> tuple[KindShown, ...]:
 
 def _words(told: KindField, code: str) -> tuple[str, str]:
     """What a choice is called, and what is remarked about it: by its code, where it has no words of its own."""
-    return (told.choices or {}).get(code) or (code.replace("-", " ") or "nobody said", "")
+    return (told.choices or {}).get(code) or (code.replace("-", " ") or "not given", "")
 
 
 def _field(name: str, told: KindField) -> FieldShown:

@@ -64,7 +64,7 @@ class NotAllowed(Exception):
 
 
 TITLES = {
-    400: "Unreadable request",
+    400: "Request cannot be read",
     401: "Not paired",
     403: "Not allowed",
     404: "Not found",

@@ -39,7 +39,7 @@ def check_interval(pieces: int) -> Figure:
 def _mate(work: Work) -> str:
     """What a thread of the part is tried with: nobody says which of several threads fits what the job was made for."""
     if len({(found.thread.major_mm, found.thread.pitch_mm) for found in work.threads.values()}) > 1:
-        return "its mate"
+        return "its mating part"
     return quoted(work.job.fits) or "the nut"
 
 

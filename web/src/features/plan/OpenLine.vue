@@ -29,7 +29,7 @@ section {
 }
 .head {
   display: grid;
-  grid-template-columns: 72px minmax(0, 1fr) auto;
+  grid-template-columns: 122px minmax(0, 1fr) auto;
   gap: 8px;
   width: 100%;
   padding: 10px 4px;
@@ -44,6 +44,11 @@ section {
 }
 .head[aria-expanded='true']::after {
   content: '▴';
+}
+@media (max-width: 520px) {
+  .head {
+    grid-template-columns: 84px minmax(0, 1fr) auto;
+  }
 }
 .head:hover b {
   color: var(--lagoon);

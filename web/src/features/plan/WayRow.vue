@@ -47,7 +47,7 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
       />
       <FigureValue
         :figure="way.each"
-        label="time per piece"
+        label="per piece"
         :open="asked === way.each"
         @working="ask(way.each)"
       />
@@ -62,7 +62,7 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
 <style scoped>
 li {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) auto 72px;
+  grid-template-columns: minmax(0, 1fr) auto 116px;
   gap: 2px 18px;
   align-items: start;
   padding: 8px 0;
@@ -73,6 +73,7 @@ li {
 }
 .mark {
   margin-left: 10px;
+  white-space: nowrap;
   font-size: var(--s14);
   color: var(--lagoon);
 }

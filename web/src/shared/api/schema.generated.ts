@@ -6504,7 +6504,7 @@ export interface operations {
                     "application/json": components["schemas"]["DevicesShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -6600,7 +6600,7 @@ export interface operations {
                     "application/json": components["schemas"]["DevicesShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -6698,7 +6698,7 @@ export interface operations {
                     "application/json": components["schemas"]["DevicesShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -6792,7 +6792,7 @@ export interface operations {
                     "application/json": components["schemas"]["DevicesShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -6884,7 +6884,7 @@ export interface operations {
                     "application/zip": string;
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -6984,7 +6984,7 @@ export interface operations {
                     "application/json": components["schemas"]["GearsShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -7076,7 +7076,7 @@ export interface operations {
                     "application/json": components["schemas"]["HealthShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -7196,7 +7196,7 @@ export interface operations {
                     "application/json": components["schemas"]["HolderDesigned"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -7316,7 +7316,7 @@ export interface operations {
                     "image/vnd.dxf": string;
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -7436,7 +7436,7 @@ export interface operations {
                     "image/svg+xml": string;
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -7554,7 +7554,7 @@ export interface operations {
                     "application/pdf": string;
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -7650,7 +7650,7 @@ export interface operations {
                     "application/json": components["schemas"]["IdentifiedShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -7766,7 +7766,7 @@ export interface operations {
                     "application/json": components["schemas"]["OffsetShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -7862,7 +7862,7 @@ export interface operations {
                     "application/json": components["schemas"]["HeardShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -7958,7 +7958,7 @@ export interface operations {
                     "application/json": components["schemas"]["InstrumentShown"][];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -8053,7 +8053,7 @@ export interface operations {
                     "application/json": components["schemas"]["JobsPage"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -8152,7 +8152,7 @@ export interface operations {
                     "application/json": components["schemas"]["JobShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -8271,7 +8271,7 @@ export interface operations {
                     "application/json": components["schemas"]["JobShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -8370,7 +8370,7 @@ export interface operations {
                     "application/json": components["schemas"]["JobShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -8469,7 +8469,7 @@ export interface operations {
                     "application/json": components["schemas"]["StartSketch"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -8571,7 +8571,7 @@ export interface operations {
                     "application/json": components["schemas"]["PlanShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -8667,7 +8667,7 @@ export interface operations {
                     "application/json": components["schemas"]["StudRepairShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -8765,7 +8765,7 @@ export interface operations {
                     "application/json": components["schemas"]["JobShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -8870,7 +8870,7 @@ export interface operations {
                     "application/json": components["schemas"]["JobShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -8971,7 +8971,7 @@ export interface operations {
                     "application/json": components["schemas"]["StandingShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -9067,7 +9067,7 @@ export interface operations {
                     "application/json": components["schemas"]["BatchShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -9161,7 +9161,7 @@ export interface operations {
                     "application/json": components["schemas"]["JobBench"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -9262,7 +9262,7 @@ export interface operations {
                     "application/json": components["schemas"]["StandingShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -9363,7 +9363,7 @@ export interface operations {
                     "application/json": components["schemas"]["StandingShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -9464,7 +9464,7 @@ export interface operations {
                     "application/json": components["schemas"]["JobBench"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -9565,7 +9565,7 @@ export interface operations {
                     "application/json": components["schemas"]["StandingShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -9661,7 +9661,7 @@ export interface operations {
                     };
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -9756,7 +9756,7 @@ export interface operations {
                     "text/event-stream": components["schemas"]["Streamed"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -9853,7 +9853,7 @@ export interface operations {
                     "application/json": components["schemas"]["Meanwhile"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -9949,7 +9949,7 @@ export interface operations {
                     "application/json": components["schemas"]["NeedShown"][];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -10046,7 +10046,7 @@ export interface operations {
                     "image/vnd.dxf": string;
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -10143,7 +10143,7 @@ export interface operations {
                     "image/svg+xml": string;
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -10237,7 +10237,7 @@ export interface operations {
                     "text/csv": string;
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -10338,7 +10338,7 @@ export interface operations {
                     "application/json": components["schemas"]["StandingShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -10439,7 +10439,7 @@ export interface operations {
                     "application/json": components["schemas"]["StandingShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -10533,7 +10533,7 @@ export interface operations {
                     "application/pdf": string;
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -10627,7 +10627,7 @@ export interface operations {
                     "application/json": components["schemas"]["StandingShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -10728,7 +10728,7 @@ export interface operations {
                     "application/json": components["schemas"]["StandingShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -10829,7 +10829,7 @@ export interface operations {
                     "application/json": components["schemas"]["JobBench"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -10925,7 +10925,7 @@ export interface operations {
                     "application/json": components["schemas"]["WaysShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -11044,7 +11044,7 @@ export interface operations {
                     "application/json": components["schemas"]["KitShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -11138,7 +11138,7 @@ export interface operations {
                     "text/csv": string;
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -11252,7 +11252,7 @@ export interface operations {
                     };
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -11346,7 +11346,7 @@ export interface operations {
                     "application/pdf": string;
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -11442,7 +11442,7 @@ export interface operations {
                     "application/json": components["schemas"]["FileRowShown"][];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -11536,7 +11536,7 @@ export interface operations {
                     "application/json": components["schemas"]["ServingShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -11628,7 +11628,7 @@ export interface operations {
                     "application/json": components["schemas"]["CapabilityShown"][];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -11724,7 +11724,7 @@ export interface operations {
                     "application/json": components["schemas"]["LineShown"][];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -11822,7 +11822,7 @@ export interface operations {
                     "application/json": components["schemas"]["ThingShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -11916,7 +11916,7 @@ export interface operations {
                     "image/jpeg": string;
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -12014,7 +12014,7 @@ export interface operations {
                     "application/json": components["schemas"]["ThingShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -12108,7 +12108,7 @@ export interface operations {
                     "application/json": components["schemas"]["ThingShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -12202,7 +12202,7 @@ export interface operations {
                     "application/json": components["schemas"]["ThingShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -12296,7 +12296,7 @@ export interface operations {
                     "application/json": components["schemas"]["ThingShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -12392,7 +12392,7 @@ export interface operations {
                     "application/json": components["schemas"]["LogPage"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -12487,7 +12487,7 @@ export interface operations {
                     "application/json": components["schemas"]["DieDid"][];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -12581,7 +12581,7 @@ export interface operations {
                     "application/json": components["schemas"]["DieLine"] | null;
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -12675,7 +12675,7 @@ export interface operations {
                     "application/json": components["schemas"]["JobOutcome"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -12769,7 +12769,7 @@ export interface operations {
                     "application/json": components["schemas"]["JobCard"][];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -12881,7 +12881,7 @@ export interface operations {
                     "application/json": components["schemas"]["MeShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -12974,7 +12974,7 @@ export interface operations {
                     "text/event-stream": components["schemas"]["ChangeShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -13070,7 +13070,7 @@ export interface operations {
                     "application/json": components["schemas"]["MeShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -13164,7 +13164,7 @@ export interface operations {
                     "application/json": components["schemas"]["PlaceShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -13260,7 +13260,7 @@ export interface operations {
                     "application/json": components["schemas"]["NominalShown"][];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -13354,7 +13354,7 @@ export interface operations {
                     "application/json": components["schemas"]["SizeShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -13454,7 +13454,7 @@ export interface operations {
                     "application/json": components["schemas"]["CardShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -13554,7 +13554,7 @@ export interface operations {
                     "text/csv": string;
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -13654,7 +13654,7 @@ export interface operations {
                     "image/vnd.dxf": string;
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -13756,7 +13756,7 @@ export interface operations {
                     };
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -13856,7 +13856,7 @@ export interface operations {
                     "image/svg+xml": string;
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -13972,7 +13972,7 @@ export interface operations {
                     "application/json": components["schemas"]["Kept"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -14066,7 +14066,7 @@ export interface operations {
                     "application/json": components["schemas"]["Kept"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -14168,7 +14168,7 @@ export interface operations {
                     "application/json": components["schemas"]["HoleShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -14263,7 +14263,7 @@ export interface operations {
                     "application/json": components["schemas"]["MatingShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -14359,7 +14359,7 @@ export interface operations {
                     "application/json": components["schemas"]["PipeHoleShown"];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -14453,7 +14453,7 @@ export interface operations {
                     "application/json": components["schemas"]["RowShown"][];
                 };
             };
-            /** @description Unreadable request */
+            /** @description Request cannot be read */
             400: {
                 headers: {
                     [name: string]: unknown;
