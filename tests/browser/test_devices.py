@@ -30,7 +30,7 @@ class Networked(BrowserCase):
         """Ask on the host for a code, for a device of that role."""
         self.page.goto("/upkeep")
         if role:
-            self.choose("This device may", role)
+            self.choose("Access", role)
         shown = self.page.locator(".digits")
         before = shown.get_attribute("aria-label") if shown.count() else ""
         with self.page.expect_response("**/devices/code"):

@@ -61,7 +61,7 @@ async function keep(device: Device) {
       <form class="let" @submit.prevent="letIn(role)">
         <v-select
           v-model="role"
-          label="This device may"
+          label="Access"
           :items="ROLES"
           item-title="name"
           item-value="code"
