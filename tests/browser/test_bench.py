@@ -63,10 +63,10 @@ class Bench(BrowserCase):
         figures = {one["key"]: one["figure"]["shown"]["inch"]["text"] for one in step["figures"]}
         middle = (float(figures["wires_least"]) + float(figures["wires_most"])) / 2
         wires = self.page.get_by_role("form", name="Over three wires")
-        type_into(wires.get_by_label("over the wires, in"), "1")
+        type_into(wires.get_by_label("over wires, in"), "1")
         wires.get_by_role("button", name="Record the reading").click()
         expect(wires).to_contain_text("Is your reading right?")
-        type_into(wires.get_by_label("over the wires, in"), f"{middle:.4f}")
+        type_into(wires.get_by_label("over wires, in"), f"{middle:.4f}")
         self.page.keyboard.press("Enter")
         expect(self.page.get_by_role("status")).to_contain_text("measured: in its class")
         expect(wires).to_contain_text("pitch diameter, measured")

@@ -55,7 +55,7 @@ function send() {
     <v-text-field
       v-model="over"
       class="fig"
-      :label="anvils ? `thread micrometer, ${unit}` : `over the wires, ${unit}`"
+      :label="anvils ? `thread micrometer, ${unit}` : `over wires, ${unit}`"
       data-keys="empty"
       inputmode="decimal"
       autocomplete="off"
@@ -66,7 +66,7 @@ function send() {
       v-if="!anvils"
       v-model="wires"
       class="fig"
-      :label="`wire diameter, ${unit}`"
+      :label="`wire dia., ${unit}`"
       :placeholder="told(best.shown).text"
       persistent-placeholder
       data-keys="empty"
@@ -99,7 +99,7 @@ function send() {
   align-items: flex-start;
 }
 .wires > .fig {
-  flex: 1 1 210px;
+  flex: 1 1 180px;
 }
 .wires.alone > .fig {
   flex-basis: 260px;
