@@ -45,12 +45,7 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
         :open="asked === way.set_up"
         @working="ask(way.set_up)"
       />
-      <FigureValue
-        :figure="way.each"
-        label="per piece"
-        :open="asked === way.each"
-        @working="ask(way.each)"
-      />
+      <FigureValue :figure="way.each" label="per piece" :open="asked === way.each" @working="ask(way.each)" />
     </div>
     <plain-btn v-if="!taken && !closed" :aria-label="`Use ${way.name}`" @click="emit('take')"
       >Use this method</plain-btn
