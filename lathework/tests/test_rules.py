@@ -278,7 +278,7 @@ class OwnBlank(unittest.TestCase):
                     self.assertTrue(choice.within_class, f"{thread.designation} {name} in {metal.name}")
 
     def test_mild_steel_bsw_from_seven_eighths(self) -> None:
-        """1 BSW, 8 per inch, in mild steel: 1 - 0.1/8 = 0.9875, under the least crest of class medium (BS 84):
+        """1 BSW, 8 per inch, in mild steel: 1 - 0.1/8 = 0.9875, under the smallest crest of class medium (BS 84):
         brought up to it, and said; asked for, it stays where it was asked for."""
         thread = read_designation("1 BSW")
         limits = external_limits(thread, "medium")
@@ -290,7 +290,7 @@ class OwnBlank(unittest.TestCase):
         self.assertAlmostEqual(asked.diameter.value, 1 - 0.1 / 8, places=4)
         self.assertFalse(asked.within_class)
         self.assertEqual(own.diameter.value, limits.major.minimum)
-        self.assertIn("least crest)", own.diameter.formula)
+        self.assertIn("minimum crest)", own.diameter.formula)
 
     def test_as_large_as_the_mate_takes(self) -> None:
         """3/8-16 2A: the greatest crest is 0.3750 - 0.0013 = 0.3737 (ASME B1.1)."""
