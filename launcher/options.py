@@ -3,10 +3,13 @@
 from __future__ import annotations
 
 import argparse
+from collections.abc import Sequence
 from typing import Protocol
 
-from lathework.identify.evidence import FIELDS
+from lathework.identify.evidence import ANGLES, FIELDS, FITS, GOES, WORN
+from lathework.identify.priors import ORIGINS, TRADES
 from lathework.shop.metals import materials
+from lathework.units import LENGTH_UNITS
 
 
 class Commands(Protocol):
@@ -16,28 +19,33 @@ class Commands(Protocol):
         """A command more."""
 
 
+def _either(choices: Sequence[str]) -> str:
+    """Choices as one reads them out."""
+    return f"{', '.join(choices[:-1])} or {choices[-1]}"
+
+
 DEFAULT_PORT = 8420
 AS_JSON = "print JSON"
 THREAD = "a thread as you would say it: 3/8-16, M8x1, 1/4 BSW, G3/8, 2BA"
 #: What identification takes: how a value is named, and what it is.
 EVIDENCE = {
     "outside": ("D", "outside diameter over the crests; several places with ; between"),
-    "bore": ("D", "diameter of the hole, over the crests of an internal thread"),
+    "bore": ("D", "bore of a nut or hole, across the crests of its thread"),
     "tpi": ("N", "threads per inch of the pitch gauge that fits"),
     "pitch": ("P", "pitch of the metric pitch gauge that fits"),
-    "fit": ("HOW", "how well that pitch gauge sits: fits or nearly"),
+    "fit": ("HOW", f"how well that pitch gauge sits: {_either(FITS)}"),
     "count": ("N", "threads counted along a rule, with --over"),
     "over": ("LENGTH", "the length that they take"),
-    "angle": ("DEGREES", "flank angle by a gauge: 60, 55, 47.5, not-60 or not-55"),
+    "angle": ("DEGREES", f"flank angle by a gauge: {_either(ANGLES)}"),
     "taper": ("YES-NO", "whether the thread tapers: yes or no"),
     "hand": ("HAND", "right or left"),
     "mate": ("DESIGNATION", "a known nut or bolt that was tried on it, with --goes"),
-    "goes": ("HOW", "how that went: will-not-start, few-turns, all-the-way or loose"),
+    "goes": ("HOW", f"how that went: {_either(GOES)}"),
     "marking": ("TEXT", "what is stamped on the part"),
-    "origin": ("WHERE", "where the part is from: american, british-old, british-new or european"),
-    "trade": ("TRADE", "what it is from: pipe, instrument, bicycle, model or motor"),
-    "worn": ("HOW", "wear: new, some or badly"),
-    "unit": ("UNIT", "unit of numbers that have none: in or mm"),
+    "origin": ("WHERE", f"where the part is from: {_either(ORIGINS)}"),
+    "trade": ("TRADE", f"what it is from: {_either(TRADES)}"),
+    "worn": ("HOW", f"wear: {_either(WORN)}"),
+    "unit": ("UNIT", f"unit of numbers that have none: {_either(LENGTH_UNITS)}"),
 }
 LEAST_RATE, MOST_RATE = 0.5, 100.0
 """Samples a second that a stand-in may speak at."""

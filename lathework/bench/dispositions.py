@@ -26,7 +26,7 @@ class Settled:
 DISPOSITIONS: Mapping[str, Settled] = {
     "as-it-is": Settled("Accept as it is", "good enough as it is", "accept"),
     "cosmetic": Settled("Accept: cosmetic only", "works, but looks marked", "accept"),
-    "wanted": Settled("Intended", "a tight or free fit on purpose", "accept"),
+    "wanted": Settled("Accept: made so on purpose", "a tight or free fit on purpose", "accept"),
     # It changed nothing of the plan, and promised to: no more of it is recorded.
     "redesign": Settled(
         "Accept: change the part to suit", "change the mating part or the drawing", "accept", offered=False

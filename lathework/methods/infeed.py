@@ -65,7 +65,7 @@ def compound_angle(flank_angle_deg: float) -> Figure:
             Given("step", ANGLE_STEP_DEG, "°"),
         ),
         places=1,
-        note="Measured from the cross-slide direction. If your scale is marked from the lathe axis, read 90° less.",
+        note="Measured from the cross-slide direction. On a scale marked from the lathe axis set 90° minus this.",
     )
 
 

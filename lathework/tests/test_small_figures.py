@@ -12,27 +12,31 @@ from lathework.cutting.roughing import rough_depth
 from lathework.dies import scale, setting
 from lathework.figures import PRACTICE, Figure
 from lathework.gauging.sized import judge_size, uncertainty
+from lathework.gauging.verdicts import Verdict
 from lathework.methods.die_holdings.by_stock import GUIDE_BUSH
 from lathework.methods.infeed import pass_count
 from lathework.methods.ways.contract import Machine, Wanted
 from lathework.methods.ways.dies import DieWay
 from lathework.planning.steps.threads.threading_tool import try_from
+from lathework.shop.lathe_facts import Dial
 from lathework.shop.metals import materials
 from lathework.tests.samples import PLUG, bore, plan, section
 from lathework.threads.designation import read_designation
 from lathework.threads.limits import external_limits
+from lathework.units import LengthUnit
 
 
-def _bare(name: str, value: float, unit: str = "in") -> Figure:
-    return Figure(name, value, "in" if unit == "in" else "mm", "as typed", PRACTICE, kind="typed")
+def _bare(name: str, value: float, unit: LengthUnit = "in") -> Figure:
+    return Figure(name, value, unit, "as typed", PRACTICE, kind="typed")
 
 
 class OfThreads(unittest.TestCase):
     def test_in_to_a_share_of_depth_on_either_dial(self) -> None:
         """3/8-16: the minor diameter of the external thread is 0.375 − 1.0825 × 0.0625 in (ASME B1.1)."""
         thread, minor = read_designation("3/8-16"), 0.375 - 1.25 * math.sqrt(3) / 2 / 16
-        for dial, halved in (("diameter", 1), ("radius", 2)):
-            found = rough_depth(thread, 0.37, 0.8, dial)  # type: ignore[arg-type]
+        dials: dict[Dial, int] = {"diameter": 1, "radius": 2}
+        for dial, halved in dials.items():
+            found = rough_depth(thread, 0.37, 0.8, dial)
             self.assertAlmostEqual(found.value, 0.8 * (0.37 - minor) / halved, places=4)  # printed to 0.0001
 
     def test_a_spring_pass_is_not_counted(self) -> None:
@@ -129,9 +133,10 @@ class AtTheBench(unittest.TestCase):
         self.assertIn("This piece passes", head.open_order(by, passes=True))
         made = plan({"part.sections.0.cut": "die-head"})
         step = next(step for step in made.operations if step.key == "gauge:s1")
-        for verdict, passes in (("slight-shake", True), ("loose", False), ("no-go-passes", False)):
+        verdicts: dict[Verdict, bool] = {"slight-shake": True, "loose": False, "no-go-passes": False}
+        for verdict, passes in verdicts.items():
             with self.subTest(verdict):
-                advice = advice_after(step, verdict, "steel", (), head)  # type: ignore[arg-type]
+                advice = advice_after(step, verdict, "steel", (), head)
                 assert advice is not None
                 self.assertEqual("This piece passes" in advice.order, passes)
 

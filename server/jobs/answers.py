@@ -18,7 +18,7 @@ from server.jobs.history.dies import did_last, die_records
 from server.jobs.history.lessons import LessonShown, lessons_of
 from server.jobs.models import Job, StandingRow
 from server.jobs.schemas import StoredDocument
-from server.jobs.standing import Standing
+from server.jobs.standing import STATE_WORDS, Standing
 from server.site.choices import ChoiceShown
 
 JobState = Literal["planned", "on the bench", "held", "finished", "closed", "unreadable"]
@@ -51,7 +51,7 @@ class JobNow(JobNamed):
 class JobCard(JobNamed):
     """A job on the list: what it is, where it stands, what is next.
 
-    `unreadable` says why this version does not read it, "" when it does.
+    `unreadable` says why this version does not read it, "" when it does; `condition` is its state in words.
     """
 
     needed_by: str
@@ -65,6 +65,7 @@ class JobCard(JobNamed):
     steps_done: int
     next_step: str
     unreadable: str
+    condition: str
 
 
 @answer
@@ -183,6 +184,7 @@ def job_card(row: StandingRow) -> JobCard:
         steps_done=row.steps_done,
         next_step=row.next_step,
         unreadable=row.unreadable,
+        condition=STATE_WORDS[row.state],
     )
 
 

@@ -12,6 +12,7 @@ from lathework.bench.entry_words import entry_words, stood_words
 from lathework.errors import InputError
 from lathework.threads.designation import read_called
 from server.jobs.models import Entry, Job, StandingRow
+from server.jobs.standing import STATE_WORDS
 from server.jobs.stored import recorded
 
 Table = Literal["jobs_entrywords", "jobs_jobwords"]
@@ -72,7 +73,17 @@ def index_entries(job: Job) -> None:
 def index_job(job: Job, row: StandingRow, more: Sequence[str]) -> None:
     """Make a job found by what its `row` shows, and by `more` words of its document."""
     made = f"{row.good} of {row.quantity} {row.scrapped} scrapped {stood_words(row.cutter, row.setting)}"
-    told = (row.title, row.needed_by, row.thread, row.material, row.identified, row.held, row.closed, row.state, made)
+    told = (
+        row.title,
+        row.needed_by,
+        row.thread,
+        row.material,
+        row.identified,
+        row.held,
+        row.closed,
+        STATE_WORDS[row.state],
+        made,
+    )
     marks = " ".join(_mark(name) for name in row.thread.split(", ") if name)
     _drop(JOBS, [job.pk])
     _put(JOBS, [(job.pk, " ".join((*told, *more)), marks, "")])

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Mapping
 from dataclasses import dataclass
 from functools import lru_cache
 from typing import Any
@@ -21,6 +22,16 @@ from server.jobs.stored import live_entries, recorded
 from server.site.problems import Unreadable
 
 KEPT_PLANS = 256
+
+STATE_WORDS: Mapping[str, str] = {
+    "planned": "planned",
+    "on the bench": "on the bench",
+    "held": "on hold",
+    "finished": "all pieces made",
+    "closed": "closed",
+    "unreadable": "cannot be opened",
+}
+"""What a state is called wherever a person reads it."""
 
 
 @dataclass(frozen=True, slots=True)

@@ -13,6 +13,7 @@ from lathework.bench.entry_words import KIND_WORDS, said, stood_words
 from lathework.gauging.verdicts import MEANINGS
 from server.jobs import queries, search_index
 from server.jobs.queries import Entry, StandingRow
+from server.jobs.standing import STATE_WORDS
 
 Row = dict[str, Any]
 """Columns of a stored entry."""
@@ -119,10 +120,11 @@ def entry_shown(row: Row, titles: dict[int, str]) -> LogEntry:
 
 def _outcome(row: StandingRow) -> str:
     if row.unreadable:
-        return f"cannot be opened: {row.unreadable}"
+        return f"{STATE_WORDS['unreadable']}: {row.unreadable}"
     if row.closed:
         return row.closed
-    return f"on hold: waiting for {row.held}" if row.held else row.state
+    words = STATE_WORDS[row.state]
+    return f"{words}: waiting for {row.held}" if row.held else words
 
 
 def _job(row: StandingRow) -> LogJob:

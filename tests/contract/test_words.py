@@ -34,7 +34,7 @@ NOT_USED = {
     "turn(?:ed)? round": "flip the die, turn end for end",
     "undo(?:es)? itself": "unscrews",
 }
-#: Where a word is another thing's name: knurls and the die's own holder among them.
+#: Where a word is meant as it is: the round that is turned for flats, keys and places that nobody reads.
 PHRASES = ("Turn round for the", "turned round for the", "mate:", "{mate}")
 BAD = re.compile(rf"\b(?:{'|'.join(NOT_USED)})\b", re.IGNORECASE)
 

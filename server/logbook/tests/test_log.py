@@ -2,11 +2,13 @@
 
 from __future__ import annotations
 
-from typing import Any
+from typing import Any, get_args
 from urllib.parse import urlencode
 
 from lathework.tests.samples import PLUG, document
 from server.jobs.actions.documents import start_job
+from server.jobs.answers import JobState
+from server.jobs.standing import STATE_WORDS
 from server.jobs.tests.case import ApiCase
 
 
@@ -117,6 +119,18 @@ class Log(ApiCase):
             for name in ("title", "thread", "material", "outcome", "setting"):
                 with self.subTest(name):
                     self.assertIn(job["id"], [one["id"] for one in self.log(job[name])["jobs"]])
+
+    def test_a_state_has_one_name_on_the_list_and_in_the_log(self) -> None:
+        """Said there, said here, and found by it: for a job that is planned, on the bench, and on hold."""
+        self.assertEqual(set(STATE_WORDS), set(get_args(JobState)))
+        self.act("hold", reason="a new die")
+        start_job(document({"title": "Lamp pins"}))
+        told = {card["title"]: card["condition"] for card in self.get("/api/jobs")["jobs"]}
+        self.assertEqual(told["Levelling studs"], "on hold")
+        for job in self.log()["jobs"]:
+            with self.subTest(job["title"]):
+                self.assertTrue(job["outcome"].startswith(told[job["title"]]), job["outcome"])
+                self.assertIn(job["id"], [one["id"] for one in self.log(told[job["title"]])["jobs"]])
 
     def test_titles_are_what_they_were(self) -> None:
         """A plug's round for its hexagon is no shank, in whatever other job a shank is turned."""

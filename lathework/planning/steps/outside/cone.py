@@ -80,12 +80,12 @@ def _cuts(work: Work, chucking: Chucking, placed: Placed) -> Figure:
     unit, job = work.job.unit, work.job
     deepest = deepest_cut(job.material.max_cut_mm, job.setup.lathe, chucking.ratio, unit)
     inputs = (
-        given_mm("large end", placed.turned_mm, unit),
+        given_mm("turned diameter", placed.turned_mm, unit),
         given_mm("small end", placed.end_mm, unit),
         given_mm("most per cut", in_mm(deepest), unit),
     )
     count = math.ceil((placed.turned_mm - placed.end_mm) / in_mm(deepest)) + 1
-    formula = "next whole of ((large end − small end) ÷ most per cut) + 1; the last one finishes"
+    formula = "next whole of ((turned diameter − small end) ÷ most per cut) + 1; the last one finishes"
     return Figure("passes", count, "cut", formula, PRACTICE, inputs)
 
 

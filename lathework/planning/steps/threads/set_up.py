@@ -43,8 +43,8 @@ def _compound(thread: Thread) -> str:
     """Which way the compound is swung: the tool goes in along the flank that leads, the other only cleans."""
     toward = "headstock" if thread.hand == "left" else "tailstock"
     return (
-        "Set the top slide {compound} from the cross-slide direction (a scale marked from the lathe axis "
-        f"reads 90° less that), its handle toward the {toward}. "
+        "Set the top slide {compound} from the cross-slide direction (on a scale marked from the lathe "
+        f"axis, 90° minus that), its handle toward the {toward}. "
     )
 
 

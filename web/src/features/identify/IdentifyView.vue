@@ -9,7 +9,7 @@ import WaitingSign from '@/shared/controls/WaitingSign.vue'
 import SheetDrawing from '@/shared/drawing/SheetDrawing.vue'
 import { useIdentify } from '@/features/identify/useIdentify'
 
-/** Identify a thread Evidence on the left, the next question in front, candidates moving as one types. */
+/** Evidence on the left, the next question in front, candidates moving as one types. */
 const { evidence, owned, shares, found, problem, said, forget } = useIdentify()
 const router = useRouter()
 const opened = ref('')

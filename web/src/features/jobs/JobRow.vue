@@ -15,14 +15,6 @@ const SHAPES: Record<JobCard['state'], string> = {
   closed: '✓',
   unreadable: '✕',
 }
-const STATES: Record<JobCard['state'], string> = {
-  'on the bench': 'on the bench',
-  planned: 'planned',
-  held: 'on hold',
-  finished: 'all pieces made',
-  closed: 'closed',
-  unreadable: 'cannot be opened',
-}
 const ACTS: Partial<Record<JobCard['state'], string>> = {
   'on the bench': 'Continue',
   planned: 'Start at the bench',
@@ -58,7 +50,7 @@ const words = computed(() => {
         :label="`${job.steps_done} of ${job.steps} steps done`"
       />
       <p class="small">
-        <span class="state">{{ SHAPES[job.state] }} {{ STATES[job.state] }}</span
+        <span class="state">{{ SHAPES[job.state] }} {{ job.condition }}</span
         ><template v-if="job.quantity">, {{ job.good }} of {{ job.quantity }} pieces made</template
         ><template v-if="job.scrapped"> ({{ job.scrapped }} scrapped)</template> ·
         <span class="next">{{ words }}</span>

@@ -3657,13 +3657,15 @@ export interface components {
          * JobCard
          * @description A job on the list: what it is, where it stands, what is next.
          *
-         *     `unreadable` says why this version does not read it, "" when it does.
+         *     `unreadable` says why this version does not read it, "" when it does; `condition` is its state in words.
          */
         JobCard: {
             /** Changed At */
             changed_at: string;
             /** Closed */
             closed: string;
+            /** Condition */
+            condition: string;
             /** Good */
             good: number;
             /** Held */
@@ -3794,6 +3796,8 @@ export interface components {
             changed_at: string;
             /** Closed */
             closed: string;
+            /** Condition */
+            condition: string;
             /** Die Records */
             die_records: components["schemas"]["DieRecordShown"][];
             document: components["schemas"]["JobDocument"];
@@ -5610,6 +5614,8 @@ export interface components {
             changed_at: string;
             /** Closed */
             closed: string;
+            /** Condition */
+            condition: string;
             /** Good */
             good: number;
             /** Held */
