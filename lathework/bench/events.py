@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from lathework.cutting.to_size.pass_made import PassMade
 from lathework.gauging.tried import Gauge
 from lathework.part.thread_cutters import SetCutter
 
@@ -54,12 +55,11 @@ class Excused:
 
 @dataclass(frozen=True, slots=True)
 class PassTaken:
-    """A cut of a step between two readings: what was dialled, as stated, and what came off, millimetres of the size."""
+    """A cut of a step between two readings whose dial was stated."""
 
     part: str
     step: str
-    dialled_mm: float
-    came_off_mm: float
+    made: PassMade
 
 
 Event = PieceEnded | Gauged | Excused | PassTaken

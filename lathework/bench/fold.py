@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Iterable, Mapping, Sequence
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from typing import Any
 
 from lathework.bench.entry import OF_EVERY_PART, OF_THE_STEP, Entry, counts
@@ -17,11 +17,13 @@ from lathework.bench.tally import (
     Tally,
     learned_by,
     made_by,
+    measured_again,
     read_of,
+    stands_there,
     tally_of,
 )
 from lathework.cutting.dimension import LEARNED, came_off
-from lathework.cutting.next_cut import PassMade
+from lathework.cutting.to_size.pass_made import PassMade
 from lathework.gauging.verdicts import verdict_passes
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
@@ -53,12 +55,16 @@ def _reading(tally: Tally, entry: Entry, step: Operation) -> list[Event]:
     earlier = tally.readings.setdefault(read_of(entry.step, entry.measured), [])
     dimension = step.dimension(entry.measured)
     learned = dimension is not None and dimension.move in LEARNED
-    if dimension is not None and learned and earlier and entry.stated and entry.dialled_mm:
+    if dimension is not None and learned and earlier and entry.dialled_mm is not None:
         came_mm = came_off(dimension, earlier[-1].value_mm, entry.value_mm)
-        made = PassMade(entry.dialled_mm, came_mm)
-        passes = [*tally.passes.get(learned_by(step), []), made]
-        tally.passes[learned_by(step)] = passes[-PASSES_KEPT:]
-        events.append(PassTaken(entry.part, entry.step, made.dialled_mm, made.came_off_mm))
+        made = PassMade(entry.dialled_mm, came_mm, entry.stated, follows=stands_there(earlier))
+        if not measured_again(made):
+            before = tally.passes.get(learned_by(step), [])
+            tally.passes[learned_by(step)] = [*before, made][-PASSES_KEPT:]
+            if made.stated:
+                # Elsewhere only cuts count whose dial was stated: one that follows another follows such a one.
+                follows = made.follows and bool(before) and before[-1].stated
+                events.append(PassTaken(entry.part, entry.step, replace(made, follows=follows)))
     earlier.append(Reading(entry.value_mm, entry.dialled_mm, stated=entry.stated, by=entry.by))
     del earlier[:-READINGS_KEPT]
     return events

@@ -2,11 +2,11 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import asdict, dataclass, field, fields
 from typing import Any
 
-from lathework.cutting.next_cut import PassMade
+from lathework.cutting.to_size.pass_made import PassMade
 from lathework.dies.learner import Trial
 from lathework.gauging.sized import ThreadSize
 from lathework.gauging.tried import Gauge
@@ -16,7 +16,9 @@ READINGS_KEPT = 20
 """Readings of one step that are shown, the latest."""
 TRIALS_KEPT = 40
 """Threads that a die is known by, the latest."""
-PASSES_KEPT = 8
+MEASURED_AGAIN = 0.1
+"""Share of a cut that was asked for under which nobody made it (practice)."""
+PASSES_KEPT = 12
 """Passes with one tool in one holding that the ratio is learned from, the latest."""
 
 
@@ -157,6 +159,20 @@ def made_by(step: Operation, die: str) -> str:
 def learned_by(step: Operation) -> str:
     """What a step's passes teach of: its tool, as far out as the work stands. The metal and the lathe are the job's."""
     return f"{step.chucking} {step.tool}"
+
+
+def stands_there(readings: Sequence[Reading]) -> bool:
+    """Whether the tool stands where a cut of this size left it: one was made between two of its `readings`."""
+    return any(reading.dialled_mm for reading in readings[1:])
+
+
+def measured_again(made: PassMade) -> bool:
+    """Whether nobody cut between two readings, though a cut was asked for: hardly anything came off.
+
+    >>> measured_again(PassMade(0.5, 0.004, stated=False)), measured_again(PassMade(0.5, 0.48, stated=False))
+    (True, False)
+    """
+    return not made.stated and abs(made.came_off_mm) < MEASURED_AGAIN * made.dialled_mm
 
 
 def read_of(step: str, measured: str) -> str:

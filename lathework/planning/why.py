@@ -16,7 +16,8 @@ WHY: Mapping[str, str] = {
     "steady": "Thin work springs away from the tool in its middle; the steady goes along behind it.",
     "push-in": "A short stick-out bears the die's torque without bending.",
     "draw-out": "The next part of the work must stick out of the jaws.",
-    "turn": "Equal roughing cuts, then a light cut and a spring pass: the last cut makes the size.",
+    "turn": "Equal roughing cuts, then two light ones alike. Two cuts alike spring alike, so the last one leaves what "
+    "its dial says.",
     "neck": "A section smaller than the one in front of it cannot be turned from the end.",
     "groove": "A die leaves its first turns unfinished. The groove gives them somewhere to end, so the nut reaches "
     "the shoulder.",

@@ -10,15 +10,12 @@ from hypothesis import strategies as st
 
 from lathework.answers.size import size, size_of
 from lathework.cutting.blank import SCHOOLS, BlankChoice, blank_choices, crest_percent
-from lathework.cutting.dimension import Dimension, Target
 from lathework.cutting.groove import chamfer_diameter, groove, section_percent
-from lathework.cutting.next_cut import FINISH_MM, NextCut, PassMade, next_cut, ratio_of
 from lathework.cutting.speeds import spindle_speed
 from lathework.dies.setting import WANTED, advise
 from lathework.errors import InvalidDocument
 from lathework.gauging.verdicts import MEANINGS, NUT_VERDICTS
 from lathework.gauging.wires import best_wire, over_wires
-from lathework.shop.lathe_facts import Dial
 from lathework.shop.metals import materials
 from lathework.tests.every import each
 from lathework.tests.samples import plan, step
@@ -27,7 +24,6 @@ from lathework.threads.library import library
 from lathework.threads.limits import external_classes, external_limits
 from lathework.threads.standards.bands import Band
 from lathework.threads.thread import Thread
-from tests.simulation.lathes import BAND_MM, lathes, turned_by_schedule, turned_by_the_bench
 
 HALF_DIGIT = 0.0000500001
 """Inch tables print four decimals: 3/32 as 0.0938."""
@@ -134,71 +130,6 @@ class Wires(unittest.TestCase):
     def test_the_best_wire_stands_above_the_crests(self, thread: Thread) -> None:
         wire = best_wire(thread).value
         self.assertGreater(over_wires(thread, wire, thread.pitch_diameter).value, thread.major)
-
-
-class Cuts(unittest.TestCase):
-    TARGET = Target(low_mm=9.95, aim_mm=10.0, high_mm=10.02)
-
-    def cut(
-        self, last: float, passes: tuple[PassMade, ...] = (), dial: Dial = "diameter", limit: float = 2.0
-    ) -> NextCut:
-        turned = Dimension("diameter", "diameter", self.TARGET, 16.0, limit, "cross-slide", leaves_mm=FINISH_MM)
-        return next_cut(last_mm=last, dimension=turned, passes=passes, dial=dial, unit="mm")
-
-    def test_states(self) -> None:
-        for last, state in (
-            (16, "rough"),
-            (10.6, "finish"),
-            (10.02, "on-size"),
-            (9.95, "on-size"),
-            (9.94, "past"),
-        ):
-            with self.subTest(last):
-                self.assertEqual(self.cut(last).state, state)
-
-    def test_half_on_a_radius_dial(self) -> None:
-        on_diameter, on_radius = self.cut(10.4).dial, self.cut(10.4, dial="radius").dial
-        assert on_diameter is not None and on_radius is not None
-        self.assertAlmostEqual(on_diameter.value, 0.4)
-        self.assertAlmostEqual(on_radius.value, 0.2)
-        self.assertIn("÷ 2", on_radius.formula)
-
-    def test_the_dial_learns_what_comes_off(self) -> None:
-        """0.95 came off per dialled over long passes: the finishing cut is dialled a twentieth deeper."""
-        passes = (PassMade(50.0, 47.5),)
-        found = self.cut(10.4, passes)
-        assert found.dial is not None
-        self.assertAlmostEqual(ratio_of(passes), 0.95, places=2)
-        self.assertAlmostEqual(found.dial.value, 0.4 / 0.95, places=2)
-
-    def test_nothing_to_dial_at_or_under_size(self) -> None:
-        for last in (10.0, 9.5):
-            self.assertIsNone(self.cut(last).dial)
-        self.assertLess(self.cut(9.5).left.value, 0)
-
-    @given(st.floats(10.03, 80), st.floats(0.8, 1.2), st.floats(0.3, 4))
-    def test_a_cut_never_aims_past_the_target(self, last: float, ratio: float, limit: float) -> None:
-        found = self.cut(last, (PassMade(10.0, 10.0 * ratio),), limit=limit)
-        assert found.expect is not None
-        self.assertGreaterEqual(found.expect.value, self.TARGET.aim_mm - 1e-6)
-        if found.state == "rough":
-            self.assertLessEqual(found.cut_mm, limit + 1e-9)
-            self.assertGreaterEqual(found.expect.value, self.TARGET.aim_mm + FINISH_MM - 1e-6)
-
-
-class OnLathes(unittest.TestCase):
-    def test_a_diameter_is_turned_nearer_and_sooner_than_by_rote(self) -> None:
-        """Lathes that spring, a dial that wanders and slips, a person who does not always say what was dialled."""
-        bench, rote = [], []
-        for lathe in lathes(150, seed=8):
-            for _ in range(5):
-                start = lathe.dice.uniform(12, 20)
-                bench.append(turned_by_the_bench(lathe, start, 10.0))
-                rote.append(turned_by_schedule(lathe, start, 10.0))
-        near = [[abs(piece.off_mm) <= BAND_MM for piece in pieces] for pieces in (bench, rote)]
-        self.assertGreater(sum(near[0]), 0.94 * len(bench))
-        self.assertGreater(sum(near[0]), sum(near[1]))
-        self.assertLess(sum(piece.cuts for piece in bench), sum(piece.cuts for piece in rote))
 
 
 class Die(unittest.TestCase):

@@ -49,9 +49,13 @@ class Passes(unittest.TestCase):
     def test_more_stick_out_never_bears_more(self, ratio: float, more: float) -> None:
         self.assertGreaterEqual(stick_out_share(ratio), stick_out_share(ratio + more))
 
-    def test_the_spring_pass_repeats_the_finishing_cut(self) -> None:
+    def test_the_last_two_cuts_are_alike(self) -> None:
+        """Two cuts alike spring alike: then the last one leaves what its dial says, however far the lathe gives way."""
         made = passes(12.7, 9.5, deepest_cut(2.0, "middling", 1.0, "mm"), "mm")
-        self.assertEqual((made[-1].name, made[-1].value), ("spring pass at", made[-2].value))
+        self.assertEqual([cut.name for cut in made[-2:]], ["last cut but one to", "finishing cut to"])
+        self.assertAlmostEqual(made[-3].value - made[-2].value, made[-2].value - made[-1].value)
+        thin = passes(9.6, 9.5, deepest_cut(2.0, "middling", 1.0, "mm"), "mm")
+        self.assertEqual([cut.value for cut in thin], [9.5], "half a tenth is too thin a chip")
 
 
 class Bars(unittest.TestCase):

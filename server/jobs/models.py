@@ -194,7 +194,8 @@ class TrialRow(models.Model):
 
 class CutRow(models.Model):
     """A cut whose dial was stated, on a lathe of the shop, and what it took off (millimetres of the size): the lathe by
-    its id, the metal, the tool, how the work was carried, and how many of its diameters it stood out."""
+    its id, the metal, the tool, how the work was carried, and how many of its diameters it stood out; `follows` says
+    that it was made from where the cut before it left the tool."""
 
     job = models.ForeignKey(Job, on_delete=models.CASCADE, related_name="cuts")
     entry = models.ForeignKey(Entry, on_delete=models.CASCADE, related_name="+")
@@ -205,6 +206,7 @@ class CutRow(models.Model):
     out = models.PositiveSmallIntegerField()
     dialled_mm = models.FloatField()
     came_off_mm = models.FloatField()
+    follows = models.BooleanField(default=False)
 
     class Meta:
         indexes = (models.Index(fields=("machine", "metal", "-entry"), name="jobs_cut_like"),)

@@ -60,7 +60,7 @@ class Bush(BrowserCase):
         self.tick_off(job[1], "bore:")
         page.goto(f"/jobs/{job[1]}/bench")
         self.read("0.3700")
-        expect(page.get_by_text("Then a spring pass.")).to_be_visible()
+        expect(page.get_by_text("Half of what is left. Measure it")).to_be_visible()
         self.read("0.3760")
         expect(page.get_by_text("oversize").first).to_be_visible()
 

@@ -16,7 +16,9 @@ from lathework.answers.book.pipe_hole import pipe_hole
 from lathework.answers.gears_shown import geared
 from lathework.bench.size.drift import drift
 from lathework.cutting.dimension import MOVE_WORDS, Dimension, Target
-from lathework.cutting.next_cut import FINISH_MM, PassMade, next_cut
+from lathework.cutting.next_cut import next_cut
+from lathework.cutting.to_size.last_cuts import FINISH_MM
+from lathework.cutting.to_size.pass_made import PassMade
 from lathework.dies.after_verdict import expected, learned_advice
 from lathework.dies.aim import aim_at
 from lathework.dies.learner import Trial, believed
@@ -246,10 +248,21 @@ class Working(unittest.TestCase):
                 "diameter", "diameter", target, 16.0, most, move, grows=grows, leaves_mm=dice.choice((0.0, FINISH_MM))
             )
             last = 20.0 - last if grows else last
-            passes = [PassMade(dice.uniform(0.2, 2), dice.uniform(0.2, 2)) for _ in range(dice.randrange(4))]
+            passes = [
+                PassMade(cut, cut * dice.uniform(0.9, 1.1), dice.random() < 0.7, follows=dice.random() < 0.7)
+                for cut in (dice.uniform(0.2, 2) for _ in range(dice.randrange(4)))
+            ]
+            stands = dice.choice((None, False))
             for dial in DIALS:
                 self.check(
-                    next_cut(last_mm=last, dimension=size, passes=passes, dial=dial, unit=dice.choice(("in", "mm")))
+                    next_cut(
+                        last_mm=last,
+                        dimension=size,
+                        passes=passes,
+                        dial=dial,
+                        unit=dice.choice(("in", "mm")),
+                        stands=stands,
+                    )
                 )
 
     def test_of_a_batch_and_of_instruments(self) -> None:

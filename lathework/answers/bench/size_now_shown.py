@@ -10,19 +10,21 @@ from lathework.bench.bench import Bench
 from lathework.bench.next_act import NextAct, next_of
 from lathework.bench.size.size_now import Judged, SizeNow
 from lathework.cutting.dimension import Measured, came_off
-from lathework.cutting.next_cut import CutState, NextCut
+from lathework.cutting.next_cut import NextCut
+from lathework.cutting.to_size.last_cuts import CutState
 
 
 @answer
 class CutShown:
-    """The next cut, and its state in `words` where nothing is to be cut; `ratio` what comes off per dialled, where that
-    is learned."""
+    """The next cut, and its state in `words` where nothing is to be cut; `ratio` what the dial moves per dialled and
+    `spring` what the tool holds against the work, where that is learned."""
 
     state: CutState
     words: str
     dial: FigureShown | None
     left: FigureShown
     ratio: FigureShown | None
+    spring: FigureShown | None
     expect: FigureShown | None
     give_or_take: FigureShown | None
     then: str
@@ -68,6 +70,7 @@ def _cut(cut: NextCut, *, grows: bool) -> CutShown:
         dial=maybe_shown(cut.dial),
         left=figure_shown(cut.left),
         ratio=maybe_shown(cut.ratio),
+        spring=maybe_shown(cut.spring),
         expect=maybe_shown(cut.expect),
         give_or_take=maybe_shown(cut.give_or_take),
         then=cut.then,
@@ -86,7 +89,7 @@ def _readings(size: SizeNow) -> Iterator[ReadingShown]:
         came_mm = None if before is None else came_off(size.dimension, before, reading.value_mm)
         yield ReadingShown(
             reading=length_shown(reading.value_mm),
-            dialled=length_shown(reading.dialled_mm) if reading.dialled_mm else None,
+            dialled=length_shown(reading.dialled_mm) if reading.dialled_mm is not None else None,
             stated=reading.stated,
             came_off=length_shown(came_mm) if came_mm is not None else None,
             by=reading.by,

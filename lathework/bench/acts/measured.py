@@ -58,8 +58,8 @@ def reading_entry(now: Bench, length: Length, dialled: Length | None = None, mea
     if dialled is not None:
         told_mm = _dialled_mm(now, size, length, dialled)
         return Entry("reading", now.piece, step.key, length.mm, own, dialled_mm=told_mm, stated=True)
-    asked = size.cut.cut_mm if size.readings else None
-    return Entry("reading", now.piece, step.key, length.mm, own, dialled_mm=asked or None)
+    asked = size.cut.cut_mm if size.readings and size.cut.dial is not None else None
+    return Entry("reading", now.piece, step.key, length.mm, own, dialled_mm=asked)
 
 
 def _check_size(size: SizeNow, length: Length) -> None:

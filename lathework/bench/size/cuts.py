@@ -6,7 +6,7 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
 from lathework.cutting.dimension import LEARNED
-from lathework.cutting.next_cut import PassMade
+from lathework.cutting.to_size.pass_made import PassMade
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
 

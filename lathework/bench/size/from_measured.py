@@ -18,6 +18,8 @@ SURFACES = ("turn", "neck", "bore", "drill", "ream")
 WORTH_MM = 0.001
 """A difference that is dialled; what is closer to the plan changes nothing (practice)."""
 BEGINS = "This step starts from the measured {measured}, not from the planned size."
+_ALIKE_MM = 0.005
+"""Diameters that are turned in one."""
 KEPT = ("keyway",)
 """Kinds of steps that are brought to a size over the other side: that stays as planned."""
 
@@ -41,8 +43,18 @@ def measured_of(plan: Plan, readings: Mapping[str, list[Reading]], step: Operati
             continue
         read = readings.get(read_of(operation.key, size.measured), [])
         if read and abs(read[-1].value_mm - size.target.aim_mm) >= WORTH_MM:
-            found[made_of(operation.key)] = read[-1].value_mm
+            found |= dict.fromkeys(_of_that_surface(plan, operation, size), read[-1].value_mm)
     return found
+
+
+def _of_that_surface(plan: Plan, operation: Operation, size: Dimension) -> set[str]:
+    """What has the diameter that a step leaves: the section or hole it is named for, and those it turned with it."""
+    own, made = made_of(operation.key), {made_of(other.key) for other in plan.operations if other.kind == "turn"}
+    if operation.kind != "turn":
+        return {own}
+    placed = plan.chuckings[operation.chucking - 1].made
+    alike = {one.section.id for one in placed if abs(one.turned_mm - size.target.aim_mm) < _ALIKE_MM}
+    return {own} | (alike - made)
 
 
 def as_found(plan: Plan, step: Operation, tally: Tally) -> Operation:
@@ -54,10 +66,10 @@ def as_found(plan: Plan, step: Operation, tally: Tally) -> Operation:
     if not measured or step.kind in KEPT:
         return step
     again = next((one for one in operations_as_measured(plan, measured) if one.key == step.key), None)
-    if again is None or (again.figures == step.figures and _starts(again) == _starts(step)):
+    own = measured.get(made_of(step.key), next(iter(measured.values())) if len(set(measured.values())) == 1 else None)
+    if again is None or (again.figures == step.figures and _starts(again) == _starts(step) and step.kind != "taper"):
         return step
     figures, notes = dict(again.figures), again.notes
-    own = measured.get(made_of(step.key), next(iter(measured.values())) if len(measured) == 1 else None)
     if own is not None:
         unit = plan.job.unit
         figures["measured"] = Figure(
@@ -65,10 +77,25 @@ def as_found(plan: Plan, step: Operation, tally: Tally) -> Operation:
         )
         notes = (BEGINS, *notes)
     aims = {dimension.measured: dimension.target for dimension in step.dimensions}
+    planned = _planned_mm(plan, step)
     dimensions = tuple(
-        replace(dimension, target=aims.get(dimension.measured, dimension.target)) for dimension in again.dimensions
+        replace(
+            dimension,
+            target=aims.get(dimension.measured, dimension.target),
+            # What follows the blank as it was planned, like the taper of a pipe thread, begins at it all the same.
+            start_mm=own
+            if own is not None and planned is not None and abs(dimension.start_mm - planned) < _ALIKE_MM
+            else dimension.start_mm,
+        )
+        for dimension in again.dimensions
     )
     return replace(step, figures=figures, passes=again.passes, dimensions=dimensions, notes=notes)
+
+
+def _planned_mm(plan: Plan, step: Operation) -> float | None:
+    """The planned diameter, in millimetres, of the section that a step works on; None where it works on none."""
+    placed = (one for chucking in plan.chuckings for one in chucking.placed)
+    return next((one.turned_mm for one in placed if one.section.id == made_of(step.key)), None)
 
 
 def _starts(step: Operation) -> tuple[float, ...]:

@@ -8,9 +8,10 @@ from dataclasses import dataclass
 
 from lathework.bench.size.cuts import Cuts, known_cuts
 from lathework.bench.size.still_serves import still_serves
-from lathework.bench.tally import Reading, Tally, learned_by, read_of
+from lathework.bench.tally import Reading, Tally, learned_by, read_of, stands_there
 from lathework.cutting.dimension import Dimension
 from lathework.cutting.next_cut import NextCut, next_cut
+from lathework.cutting.to_size.spring_back import usual_share
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
 from lathework.threads.limits import external_limits
@@ -69,11 +70,19 @@ def size_now(plan: Plan, step: Operation, tally: Tally, dimension: Dimension, cu
         dimension=dimension,
         passes=known,
         elsewhere=len(known) - len(own),
+        stands=bool(own) and stands_there(readings),
+        usual=_usual_share(plan, step),
         dial=plan.job.setup.dial,
         unit=plan.job.unit,
     )
     judged = judge(step, readings) if dimension.measured == "diameter" else None
     return SizeNow(dimension, tuple(readings), cut, judged)
+
+
+def _usual_share(plan: Plan, step: Operation) -> float:
+    """The share of a cut that is believed to spring away before anything was cut."""
+    chucking = plan.chuckings[step.chucking - 1]
+    return usual_share(chucking.worked_mm / chucking.bar_mm, plan.job.material.cutting_force)
 
 
 def judge(step: Operation, readings: Sequence[Reading]) -> Judged | None:

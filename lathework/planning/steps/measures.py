@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from lathework.cutting.dimension import Dimension, Target
-from lathework.cutting.next_cut import FINISH_MM
+from lathework.cutting.to_size.last_cuts import FINISH_MM
 from lathework.fits.fit import Limits
 from lathework.part.bores import BoreWork
 from lathework.planning.threads.thread_work import ThreadWork, in_mm

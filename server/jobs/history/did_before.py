@@ -9,7 +9,7 @@ from lathework.bench.events import PassTaken
 from lathework.bench.gauge.die import Memory
 from lathework.bench.size.cuts import REMEMBERED, CutLike, Cuts, cut_like
 from lathework.bench.tally import TRIALS_KEPT
-from lathework.cutting.next_cut import PassMade
+from lathework.cutting.to_size.pass_made import PassMade
 from lathework.dies.learner import Trial
 from lathework.gauging.tried import tried_with
 from lathework.gauging.verdicts import VERDICTS
@@ -53,7 +53,15 @@ def cut_row(job: Job, plans: Sequence[Plan], entry: Entry, event: PassTaken) -> 
     like = cut_like(plan, step) if plan is not None and step is not None else None
     if like is None:
         return None
-    return CutRow(job=job, entry=entry, **asdict(like), dialled_mm=event.dialled_mm, came_off_mm=event.came_off_mm)
+    made = event.made
+    return CutRow(
+        job=job,
+        entry=entry,
+        **asdict(like),
+        dialled_mm=made.dialled_mm,
+        came_off_mm=made.came_off_mm,
+        follows=made.follows,
+    )
 
 
 def cuts_before(job: Job, plans: Sequence[Plan]) -> Cuts:
@@ -68,5 +76,5 @@ def cuts_before(job: Job, plans: Sequence[Plan]) -> Cuts:
     for row in rows.order_by("-entry_id")[:LATEST]:
         like = CutLike(row.machine, row.metal, row.tool, row.carried, row.out)
         if like in likes and len(known.setdefault(like, [])) < REMEMBERED:
-            known[like].insert(0, PassMade(row.dialled_mm, row.came_off_mm))
+            known[like].insert(0, PassMade(row.dialled_mm, row.came_off_mm, follows=row.follows))
     return known

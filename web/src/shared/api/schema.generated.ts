@@ -2547,8 +2547,8 @@ export interface components {
         };
         /**
          * CutShown
-         * @description The next cut, and its state in `words` where nothing is to be cut; `ratio` what comes off per dialled, where that
-         *     is learned.
+         * @description The next cut, and its state in `words` where nothing is to be cut; `ratio` what the dial moves per dialled and
+         *     `spring` what the tool holds against the work, where that is learned.
          */
         CutShown: {
             dial: components["schemas"]["FigureShown"] | null;
@@ -2556,11 +2556,12 @@ export interface components {
             give_or_take: components["schemas"]["FigureShown"] | null;
             left: components["schemas"]["FigureShown"];
             ratio: components["schemas"]["FigureShown"] | null;
+            spring: components["schemas"]["FigureShown"] | null;
             /**
              * State
              * @enum {string}
              */
-            state: "first" | "rough" | "finish" | "on-size" | "past";
+            state: "first" | "rough" | "near" | "finish" | "again" | "on-size" | "past";
             /** Then */
             then: string;
             /** Words */

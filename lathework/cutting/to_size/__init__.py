@@ -1,0 +1,1 @@
+"""What a slide does with what is dialled, and which cut brings a size to its band."""
