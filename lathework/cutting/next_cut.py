@@ -24,7 +24,7 @@ from lathework.units import LengthUnit, Millimetres
 
 THEN: dict[CutState, str] = {
     "near": "Half of what is left. Measure it: its spring sets the last cut.",
-    "again": "Same dial setting once more, then measure: what sprang away comes off.",
+    "again": "Take a pass at the same dial setting, then measure: what sprang away comes off.",
 }
 """What is to be known of a cut, by its state."""
 
@@ -34,7 +34,8 @@ class NextCut:
     """What to do now: the state, what to dial (None when there is nothing to dial), what is left, what to expect.
 
     `cut_mm` is what is dialled for the size that is measured; `ratio` what the dial moves per dialled and `spring` what
-    the tool holds against the work from the cut before, where that is learned.
+    the tool holds against the work from the cut before, where that is learned; `astray` how many passes before were no
+    plain cut.
     """
 
     state: CutState
@@ -46,6 +47,7 @@ class NextCut:
     spring: Figure | None = None
     expect: Figure | None = None
     give_or_take: Figure | None = None
+    astray: int = 0
 
     @property
     def then(self) -> str:
@@ -117,4 +119,5 @@ def next_cut(
         spring,
         expected(last_mm, wanted.dialled_mm, belief, unit, grows=dimension.grows),
         give_or_take(outlook, unit),
+        belief.slips,
     )

@@ -46,7 +46,7 @@ def at(*entries: Entry, made: Plan = PLAN) -> Bench:
 
 def read(now: Bench, text: str, dialled: str = "") -> Entry:
     said = read_length(dialled, "in", "dialled") if dialled else None
-    return reading_entry(now, read_length(text, "in", "reading"), said)
+    return reading_entry(now, read_length(text, "in", "reading"), said, sure=True)
 
 
 ANY_ENTRY = st.builds(entry, st.sampled_from(KINDS), st.just(1), st.sampled_from(STEPS), value_mm=st.floats(5, 12))

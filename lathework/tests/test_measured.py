@@ -101,7 +101,7 @@ def at_step(made: Plan, kind: str, *entries: Entry) -> Bench:
 
 
 def read(now: Bench, text: str, measured: str = "") -> Entry:
-    return reading_entry(now, read_length(text, "in", "reading"), None, measured)
+    return reading_entry(now, read_length(text, "in", "reading"), None, measured, sure=True)
 
 
 class AsMeasured(unittest.TestCase):

@@ -64,7 +64,7 @@ class Bench(unittest.TestCase):
         size = self.now().bench.sizes[0]
         last = size.readings[-1].value_mm if size.readings else size.dimension.start_mm
         mm = last + share * (size.dimension.target.aim_mm - last)
-        self.do(Reading(reading=f"{mm:.4f}", unit="mm"))
+        self.do(Reading(reading=f"{mm:.4f}", unit="mm", sure=True))
 
 
 class TheButton(Bench):
@@ -102,7 +102,7 @@ class TheButton(Bench):
         self.assertEqual(pressed(self.now()), NextAct("done", "Done"))
         size = self.now().bench.sizes[0]
         past_mm = size.dimension.target.low_mm - 0.2
-        self.do(Reading(reading=f"{past_mm:.4f}", unit="mm"))
+        self.do(Reading(reading=f"{past_mm:.4f}", unit="mm", sure=True))
         self.assertEqual((pressed(self.now()) or self.fail()).does, "why")
 
     def test_a_thread_that_is_not_due_may_go_ungauged(self) -> None:

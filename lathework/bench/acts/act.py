@@ -55,11 +55,12 @@ class Act(ABC):
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Measured(Act):
     """An act with a reading: as typed, a bare number in `unit`, the job's own where that is empty; `by` is the
-    instrument that sent it."""
+    instrument that sent it. `sure` says that it was read again: it is kept though it is far from the expected one."""
 
     reading: str = ""
     unit: UnitSaid = ""
     by: str = ""
+    sure: bool = False
 
     def sent(self, entry: Entry) -> Entry:
         """The entry, with the instrument that its reading came from. Raises InputError on "by"."""

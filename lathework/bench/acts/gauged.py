@@ -28,6 +28,6 @@ class Verdict(Measured):
         size = at.length(self.reading, self.unit, "reading")
         within_mm = at.strays(size.mm)
         if self.tried == "thread-micrometer":
-            return self.sent(anvils_entry(bench, size, within_mm))
+            return self.sent(anvils_entry(bench, size, within_mm, sure=self.sure))
         wire = at.length(self.wire, self.unit, "wire") if self.wire.strip() else None
-        return self.sent(wires_entry(bench, size, wire, within_mm))
+        return self.sent(wires_entry(bench, size, wire, within_mm, sure=self.sure))

@@ -8,7 +8,9 @@ from typing import ClassVar
 from lathework.bench.acts.act import At, Measured
 from lathework.bench.bench import Bench
 from lathework.bench.entry import Entry, Kind
+from lathework.bench.size.expected_reading import expected_reading
 from lathework.bench.size.size_now import SizeNow
+from lathework.bench.size.unlikely import check_likely
 from lathework.cutting.dimension import came_off, halved
 from lathework.errors import InputError
 from lathework.lengths import Length, Span, within
@@ -37,12 +39,14 @@ class Reading(Measured):
         """The reading. Raises InputError on "reading", "dialled", "measured" or "by"."""
         length = at.length(self.reading, self.unit, "reading")
         dialled = at.length(self.dialled, self.unit, "dialled") if self.dialled.strip() else None
-        return self.sent(reading_entry(at.bench, length, dialled, self.measured))
+        return self.sent(reading_entry(at.bench, length, dialled, self.measured, sure=self.sure))
 
 
-def reading_entry(now: Bench, length: Length, dialled: Length | None = None, measured: str = "") -> Entry:
+def reading_entry(
+    now: Bench, length: Length, dialled: Length | None = None, measured: str = "", *, sure: bool = False
+) -> Entry:
     """A size of the step in hand as `measured`, "" for the one that drives its cuts, and what was `dialled` in the
-    dial's own terms where the person says.
+    dial's own terms where the person says. One that is far from the expected one is kept where it is `sure`.
 
     Raises InputError on "reading", "dialled" or "measured".
     """
@@ -55,8 +59,10 @@ def reading_entry(now: Bench, length: Length, dialled: Length | None = None, mea
         raise InputError("unknown-choice", "measured", "That size is not measured at this step.", known)
     _check_size(size, length)
     own = size.dimension.measured
-    if dialled is not None:
-        told_mm = _dialled_mm(now, size, length, dialled)
+    told_mm = _dialled_mm(now, size, length, dialled) if dialled is not None else None
+    if not sure and (expected := expected_reading(size, told_mm)) is not None:
+        check_likely(length, expected)
+    if told_mm is not None:
         return Entry("reading", now.piece, step.key, length.mm, own, dialled_mm=told_mm, stated=True)
     asked = size.cut.cut_mm if size.readings and size.cut.dial is not None else None
     return Entry("reading", now.piece, step.key, length.mm, own, dialled_mm=asked)

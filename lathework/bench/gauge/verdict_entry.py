@@ -2,9 +2,14 @@
 
 from __future__ import annotations
 
+import math
+
 from lathework.bench.bench import Bench
 from lathework.bench.entry import Entry
+from lathework.bench.gauge.die import aim_of
 from lathework.bench.gauge.thread import sized
+from lathework.bench.size.unlikely import Expected, check_likely
+from lathework.dies.learner import OFFSET_SPREAD_MM
 from lathework.errors import InputError
 from lathework.gauging.sized import ThreadSize
 from lathework.gauging.tried import TRIED, Gauge, tried_with
@@ -54,13 +59,20 @@ def _measured(now: Bench) -> tuple[Operation, Thread, ExternalLimits]:
     return step, step.thread, bolt
 
 
-def _entry(now: Bench, step: Operation, size: ThreadSize, wanted_mm: float, length: Length, tried: Gauge) -> Entry:
-    """The entry of a thread as measured, where some `wanted_mm` (millimetres) is to be expected. Raises InputError."""
+def _entry(
+    now: Bench, step: Operation, size: ThreadSize, wanted_mm: float, length: Length, tried: Gauge, *, sure: bool
+) -> Entry:
+    """The entry of a thread as measured, where some `wanted_mm` (millimetres) is to be expected; one that is far from
+    that is kept where it is `sure`. Raises InputError."""
     told = sized(step, size)
     assert step.thread is not None  # `_measured` saw to it
     if told is None or abs(length.mm - wanted_mm) > MOST_OFF * step.thread.pitch_mm:
         words = f"{show_length(wanted_mm, 'mm', length.unit)} {length.unit}"
         raise InputError("out-of-range", "reading", f"About {words} is expected. Is your reading right?")
+    if not sure:
+        aim = aim_of(step.thread, step.class_name)
+        spread_mm = math.hypot(aim.half_mm / 2 if aim is not None else 0.0, OFFSET_SPREAD_MM)
+        check_likely(length, Expected(wanted_mm, spread_mm, wanted_mm - spread_mm, wanted_mm + spread_mm, 0.0))
     return Entry(
         "verdict",
         now.piece,
@@ -73,11 +85,13 @@ def _entry(now: Bench, step: Operation, size: ThreadSize, wanted_mm: float, leng
     )
 
 
-def wires_entry(now: Bench, over: Length, wire: Length | None, within_mm: float | None = None) -> Entry:
+def wires_entry(
+    now: Bench, over: Length, wire: Length | None, within_mm: float | None = None, *, sure: bool = False
+) -> Entry:
     """The thread of the step in hand as measured `over` three wires; those of the step where no `wire` is named.
 
-    `within_mm` is the standard uncertainty of the micrometer in millimetres, None for the usual. Raises InputError on
-    "reading" or "wire".
+    `within_mm` is the standard uncertainty of the micrometer in millimetres, None for the usual; `sure` as of any
+    reading. Raises InputError on "reading" or "wire".
     """
     step, thread, bolt = _measured(now)
     unit = thread.unit
@@ -86,10 +100,11 @@ def wires_entry(now: Bench, over: Length, wire: Length | None, within_mm: float 
         within(wire, Span("A wire for this thread", least, greatest), "wire")
     wire_mm = wire.mm if wire is not None else convert(step.figures["wire"].value, unit, "mm")
     wanted = over_wires(thread, convert(wire_mm, "mm", unit), bolt.pitch_diameter.middle)
-    return _entry(now, step, ThreadSize(over.mm, wire_mm, within_mm), convert(wanted.value, unit, "mm"), over, "")
+    wanted_mm = convert(wanted.value, unit, "mm")
+    return _entry(now, step, ThreadSize(over.mm, wire_mm, within_mm), wanted_mm, over, "", sure=sure)
 
 
-def anvils_entry(now: Bench, size: Length, within_mm: float | None = None) -> Entry:
+def anvils_entry(now: Bench, size: Length, within_mm: float | None = None, *, sure: bool = False) -> Entry:
     """The pitch diameter of the thread of the step in hand as a thread micrometer reads it.
 
     `within_mm` is its standard uncertainty in millimetres, None for the usual. Raises InputError on "reading",
@@ -98,4 +113,4 @@ def anvils_entry(now: Bench, size: Length, within_mm: float | None = None) -> En
     tried = _tried(now, "thread-micrometer")
     step, thread, bolt = _measured(now)
     wanted_mm = convert(bolt.pitch_diameter.middle, thread.unit, "mm")
-    return _entry(now, step, ThreadSize(size.mm, None, within_mm), wanted_mm, size, tried)
+    return _entry(now, step, ThreadSize(size.mm, None, within_mm), wanted_mm, size, tried, sure=sure)

@@ -11,7 +11,7 @@ from lathework.bench.size.still_serves import still_serves
 from lathework.bench.tally import Reading, Tally, learned_by, read_of, stands_there
 from lathework.cutting.dimension import Dimension
 from lathework.cutting.next_cut import NextCut, next_cut
-from lathework.cutting.to_size.spring_back import usual_share
+from lathework.cutting.to_size.usual_share import usual_share
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
 from lathework.threads.limits import external_limits

@@ -30,9 +30,6 @@ MOVES_SPREAD, LIES_SPREAD = 0.02, 0.15
 """How far what a dial moves may be from what it says, as a share; and the same of a dial that lies (practice)."""
 SLIP_CHANCE, LIES_FOR = 0.03, 4.0
 """How often a dial slips; and by how much likelier, as a logarithm, a dial must lie than slip (practice)."""
-STIFF_RATIO, SLACKER, MOST_SPRINGS, FORCE = 2.0, 0.25, 0.06, 2000.0
-"""Stick-out over diameter up to which work is stiff; by what share more springs away for each diameter past that; the
-most that is believed before anything was cut; the cutting force of a plain steel, N/mm² (practice)."""
 SLIPPED = 12.0
 """A pass that misses what was expected by more than the root of so many of its variances was no plain pass."""
 UNSAID_MM, UNSAID_SHARE = 0.02, 0.05
@@ -76,19 +73,6 @@ class Outlook:
     def spread_mm(self) -> Millimetres:
         """The standard deviation of the size that is left."""
         return math.hypot(self.unknown_mm, self.dial_mm, self.wander_mm) * self.stray
-
-
-def usual_share(stick_out: float, force: float) -> float:
-    """The share of a cut that is believed to spring away before anything was cut (a bare number).
-
-    `stick_out` is how many of its diameters the work stands out (a number), `force` the metal's specific cutting force
-    in N/mm². Source: practice.
-
-    >>> usual_share(1, 2000), usual_share(6, 2000), usual_share(1, 800)
-    (0.02, 0.04, 0.008)
-    """
-    slack = 1 + SLACKER * max(0.0, stick_out - STIFF_RATIO)
-    return min(MOST_SPRINGS, SPRINGS * force / FORCE * slack)
 
 
 def _product(left: Matrix, right: Matrix) -> Matrix:

@@ -53,12 +53,12 @@ const small = computed<{ label: string; figure: Figure }[]>(() => {
     { label: 'still to come off', figure: props.cut.left },
     ...(speed ? [{ label: 'speed', figure: speed }] : []),
     ...(stop ? [{ label: 'stop at Z', figure: stop }] : []),
-    ...((props.size?.readings.length ?? 0) > 1 && props.cut.spring
-      ? [{ label: 'spring left in', figure: props.cut.spring }]
-      : []),
+    ...(springs(props.cut.spring) ? [{ label: 'spring left in', figure: props.cut.spring! }] : []),
   ]
   return props.brief ? beside.slice(0, 2) : beside
 })
+/** A spring of less than a hundredth of a millimetre is nothing that anybody would look at. */
+const springs = (spring: Figure | null) => spring !== null && Math.abs(Number(spring.shown.mm.text)) >= 0.01
 const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : figure)
 </script>
 

@@ -28,7 +28,7 @@ const emit = defineEmits<{
   verdict: [string]
   was: [string]
   die: []
-  size: [reading: string, wire: string, unit: Unit]
+  size: [reading: string, wire: string, unit: Unit, sure: boolean]
 }>()
 const { offered, gauge, verdicts } = props.gauges
 /** The keys of the verdicts act again: the list lets go of them. */
@@ -71,7 +71,7 @@ const stands = computed(
       :busy="busy"
       anvils
       :reading="problem?.of('reading')"
-      @size="(reading, wire, unit) => emit('size', reading, wire, unit)"
+      @size="(reading, wire, unit, sure) => emit('size', reading, wire, unit, sure)"
     />
     <div v-else class="verdicts" role="group" :aria-label="`How does ${gauge?.name ?? 'it'} fit?`">
       <button

@@ -22,6 +22,7 @@ import SettleField from '@/features/bench/SettleField.vue'
 import LivePanel from '@/features/bench/LivePanel.vue'
 import MeanwhileLine from '@/features/bench/MeanwhileLine.vue'
 import PassCounter from '@/features/bench/PassCounter.vue'
+import UnlikelyReading from '@/features/bench/UnlikelyReading.vue'
 import TurnCounter from '@/features/bench/TurnCounter.vue'
 import WaitingEntries from '@/features/bench/WaitingEntries.vue'
 import PartDrawing from '@/shared/drawing/PartDrawing.vue'
@@ -38,6 +39,7 @@ import { useAwake } from '@/features/bench/useAwake'
 import { useSizes } from '@/features/bench/useSizes'
 import { useMe } from '@/shared/api/useMe'
 import type { Schemas, Unit } from '@/shared/api/client'
+import type { Act } from '@/shared/jobs/outbox'
 import { provideUnit, useUnits } from '@/shared/figures/useUnits'
 import BusyButton from '@/shared/controls/BusyButton.vue'
 import { useTitle } from '@/shared/state/useTitle'
@@ -117,13 +119,25 @@ function toField(event: KeyboardEvent) {
   event.stopPropagation()
 }
 
-async function read(by = '') {
+async function read(by = '', sure = false) {
   const measured = size.value?.measured ?? ''
-  const said = { reading: typed.value, dialled: dialled.value, unit: unit.value, measured, by }
+  const said = { reading: typed.value, dialled: dialled.value, unit: unit.value, measured, by, sure }
   if (!(await record({ kind: 'reading', ...said }))) return
   // What was typed while it was on its way is the next one's.
   if (typed.value === said.reading) typed.value = ''
   if (dialled.value === said.dialled) dialled.value = ''
+}
+/** A reading is asked about for as long as it stands in its field. */
+const asked = ref('')
+watch(problem, () => (asked.value = typed.value))
+const unlikely = computed(() => {
+  const error = problem.value?.of('reading')
+  return error?.code === 'unlikely' && (gauging.value || asked.value === typed.value) ? error : undefined
+})
+/** What was meant by an unlikely reading is read in its place. */
+function meant(text: string) {
+  typed.value = text
+  void read()
 }
 async function turn(part: string) {
   if (await record({ kind: 'turn-to', part })) typed.value = dialled.value = ''
@@ -162,8 +176,8 @@ const verdict = (n: number) => {
   const said = gauges.verdicts.value[n]
   if (gauging.value && said) void record({ kind: 'verdict', verdict: said.code, tried: tried.value })
 }
-const measured = (reading: string, wire: string, said: Unit, by = '') =>
-  record({ kind: 'verdict', reading, wire, unit: said, tried: tried.value, by })
+const measured = (reading: string, wire: string, said: Unit, sure = false, by = '') =>
+  record({ kind: 'verdict', reading, wire, unit: said, tried: tried.value, by, sure })
 const plan = () => router.push({ name: 'plan', params: { id: props.id } })
 useBenchKeys({
   back,
@@ -175,7 +189,7 @@ useBenchKeys({
 })
 /** It is of the size that is looked at, or of the thread over the wires of the step. */
 function take(text: string, by: string) {
-  if (gauging.value) void measured(text, '', unit.value, by)
+  if (gauging.value) void measured(text, '', unit.value, false, by)
   else if (size.value && !bench.value?.zero) {
     typed.value = text
     void read(by)
@@ -276,7 +290,7 @@ void load()
       </p>
       <p v-else-if="looksOnly" class="muted">◌ This device can view only.</p>
       <p
-        v-if="problem && !(asking === 'reason' && problem.of('reason'))"
+        v-if="problem && !unlikely && !(asking === 'reason' && problem.of('reason'))"
         class="field-error big-error"
         role="alert"
       >
@@ -291,11 +305,20 @@ void load()
         :away="away"
         :why="why"
         @again="retry()"
+        @sure="retry({ ...waiting[0]!.said, sure: true } as Act)"
         @accept="retry({ kind: 'accept', reason: $event })"
         @drop="throwAway"
       />
       <LessonLine v-if="step && !gated && !asking && open" :lessons="bench.lessons" />
       <CautionLine v-if="step && !gated" :cautions="step.cautions" />
+      <UnlikelyReading
+        v-if="unlikely && !gauging && !asking"
+        :error="unlikely"
+        :typed="typed"
+        :busy="busy"
+        @meant="meant"
+        @sure="read('', true)"
+      />
       <SettleField
         v-if="asking === 'reason'"
         :ask="bench.hindrance || 'What will you do with this piece, and why?'"

@@ -4,6 +4,7 @@ import { VTextField } from 'vuetify/components/VTextField'
 
 import type { BenchNow } from '@/features/bench/projected'
 import type { FieldError, Figure, Unit } from '@/shared/api/client'
+import UnlikelyReading from '@/features/bench/UnlikelyReading.vue'
 import FigureValue from '@/shared/figures/FigureValue.vue'
 import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
 import { useUnits } from '@/shared/figures/useUnits'
@@ -16,7 +17,7 @@ const props = defineProps<{
   reading?: FieldError
   wire?: FieldError
 }>()
-const emit = defineEmits<{ size: [over: string, wire: string, unit: Unit] }>()
+const emit = defineEmits<{ size: [over: string, wire: string, unit: Unit, sure: boolean] }>()
 const { told, unit } = useUnits()
 const over = ref('')
 const wires = ref('')
@@ -36,11 +37,19 @@ const sized = computed(() => {
   const found = props.bench.sized
   return found ? [found.pitch_diameter, found.uncertainty, found.chance] : []
 })
-function send() {
+function send(sure = false) {
   if (!over.value.trim()) return
   sent.value = over.value
-  emit('size', over.value, wires.value, unit.value)
+  emit('size', over.value, wires.value, unit.value, sure)
 }
+function meant(text: string) {
+  over.value = text
+  send()
+}
+/** It is asked about for as long as it stands in its field. */
+const unlikely = computed(() =>
+  props.reading?.code === 'unlikely' && over.value === sent.value ? props.reading : undefined,
+)
 </script>
 
 <template>
@@ -50,7 +59,7 @@ function send() {
     :class="{ alone: anvils }"
     :aria-label="anvils ? 'Measure with a thread micrometer' : 'Measure over three wires'"
     novalidate
-    @submit.prevent="send"
+    @submit.prevent="send()"
   >
     <v-text-field
       v-model="over"
@@ -60,7 +69,7 @@ function send() {
       inputmode="decimal"
       autocomplete="off"
       maxlength="60"
-      :error-messages="reading?.message"
+      :error-messages="unlikely || over !== sent ? undefined : reading?.message"
     />
     <v-text-field
       v-if="!anvils"
@@ -78,6 +87,14 @@ function send() {
     <v-btn v-if="over.trim()" type="submit" variant="outlined" color="secondary" size="large" :disabled="busy"
       >Record the reading</v-btn
     >
+    <UnlikelyReading
+      v-if="unlikely"
+      :error="unlikely"
+      :typed="over"
+      :busy="busy"
+      @meant="meant"
+      @sure="send(true)"
+    />
     <FigureValue
       v-for="one in sized"
       :key="one.name"

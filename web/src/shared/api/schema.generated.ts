@@ -4843,6 +4843,11 @@ export interface components {
             /** Step */
             step: string;
             /**
+             * Sure
+             * @default false
+             */
+            sure?: boolean;
+            /**
              * Unit
              * @default
              * @enum {string}
@@ -6288,6 +6293,11 @@ export interface components {
             revision: number;
             /** Step */
             step: string;
+            /**
+             * Sure
+             * @default false
+             */
+            sure?: boolean;
             /**
              * Tried
              * @default
