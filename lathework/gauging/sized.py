@@ -9,7 +9,7 @@ from statistics import NormalDist
 
 from lathework.figures import PRACTICE, Figure, Given, Source
 from lathework.gauging.verdicts import SizeVerdict
-from lathework.gauging.wires import WIRES
+from lathework.gauging.wires import LEAD_TERM, WIRES, lead_term
 from lathework.threads.standards.bands import ExternalLimits
 from lathework.threads.thread import Thread
 from lathework.units import convert
@@ -50,19 +50,25 @@ class Sized:
 def pitch_diameter_under(thread: Thread, over: float, wire: float) -> Figure:
     """The pitch diameter of a thread that measures `over` wires of diameter `wire`, all in the thread's unit.
 
-    M - W (1 + 1/sin(a/2)) + (P/2) cot(a/2).
+    M - W (1 + 1/sin(a/2)) + (P/2) cot(a/2) - (W/2) tan^2(lead angle) cos(a/2) cot(a/2), the lead angle that of the
+    basic pitch diameter.
     """
     half = math.radians(thread.form.angle_deg / 2)
     return Figure(
         "pitch diameter, measured",
-        over - wire * (1 + 1 / math.sin(half)) + thread.pitch / 2 / math.tan(half),
+        over
+        - wire * (1 + 1 / math.sin(half))
+        + thread.pitch / 2 / math.tan(half)
+        - lead_term(thread, wire, thread.pitch_diameter),
         thread.unit,
-        "over the wires − wire × (1 + 1 ÷ sin(a ÷ 2)) + pitch ÷ 2 × cot(a ÷ 2)",
+        f"over the wires − wire × (1 + 1 ÷ sin(a ÷ 2)) + pitch ÷ 2 × cot(a ÷ 2) − {LEAD_TERM}",
         WIRES,
         (
             Given("over the wires", over, thread.unit),
             Given("wire", wire, thread.unit),
             Given("pitch", thread.pitch, thread.unit),
+            Given("lead", thread.lead, thread.unit),
+            Given("pitch diameter", thread.pitch_diameter, thread.unit),
             Given("a", thread.form.angle_deg, "°"),
         ),
     )

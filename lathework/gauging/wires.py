@@ -10,7 +10,9 @@ from lathework.threads.standards.bands import Band, ExternalLimits, InternalLimi
 from lathework.threads.thread import Thread
 from lathework.units import convert
 
-WIRES = Source("memory", "three-wire formulas of the form's flank angle; lead angle neglected")
+WIRES = Source("memory", "three-wire formulas of the form's flank angle, with the first term of the lead angle")
+LEAD_TERM = "wire ÷ 2 × (lead ÷ (π × pitch diameter))² × cos(a ÷ 2) × cot(a ÷ 2)"
+"""What a wire that lies along the thread, and not square to it, adds."""
 MOST_WIRES = 6
 
 
@@ -26,22 +28,33 @@ def best_wire(thread: Thread) -> Figure:
     )
 
 
+def lead_term(thread: Thread, wire: float, pitch_diameter: float) -> float:
+    """What the lead angle adds to the measurement over wires of diameter `wire` at `pitch_diameter`, all in the
+    thread's unit: (W/2) tan^2(lead angle) cos(a/2) cot(a/2)."""
+    half = math.radians(thread.form.angle_deg / 2)
+    return wire / 2 * (thread.lead / (math.pi * pitch_diameter)) ** 2 * math.cos(half) / math.tan(half)
+
+
 def over_wires(thread: Thread, wire: float, pitch_diameter: float, name: str = "over the wires") -> Figure:
     """Measurement over three wires of diameter `wire` at `pitch_diameter`, all in the thread's unit; called `name`.
 
-    M = d2 + W (1 + 1/sin(a/2)) - (P/2) cot(a/2).
+    M = d2 + W (1 + 1/sin(a/2)) - (P/2) cot(a/2) + (W/2) tan^2(lead angle) cos(a/2) cot(a/2).
     """
     half = math.radians(thread.form.angle_deg / 2)
     return Figure(
         name,
-        pitch_diameter + wire * (1 + 1 / math.sin(half)) - thread.pitch / 2 / math.tan(half),
+        pitch_diameter
+        + wire * (1 + 1 / math.sin(half))
+        - thread.pitch / 2 / math.tan(half)
+        + lead_term(thread, wire, pitch_diameter),
         thread.unit,
-        "pitch diameter + wire × (1 + 1 ÷ sin(a ÷ 2)) − pitch ÷ 2 × cot(a ÷ 2)",
+        f"pitch diameter + wire × (1 + 1 ÷ sin(a ÷ 2)) − pitch ÷ 2 × cot(a ÷ 2) + {LEAD_TERM}",
         WIRES,
         (
             Given("pitch diameter", pitch_diameter, thread.unit),
             Given("wire", wire, thread.unit),
             Given("pitch", thread.pitch, thread.unit),
+            Given("lead", thread.lead, thread.unit),
             Given("a", thread.form.angle_deg, "°"),
         ),
     )
@@ -88,17 +101,15 @@ def wire_range(thread: Thread, limits: ExternalLimits) -> tuple[Figure, Figure]:
 
 
 def lead_angle_effect(thread: Thread, wire: float) -> Figure:
-    """What the lead angle would add to the measurement over wires of `wire`, in the thread's unit.
+    """What the lead angle adds to the measurement over wires of `wire`, in the thread's unit.
 
     (W/2) tan^2(lead angle) cos(a/2) cot(a/2). Source: memory, three-wire measurement.
     """
-    half = math.radians(thread.form.angle_deg / 2)
-    slope = thread.lead / (math.pi * thread.pitch_diameter)
     return Figure(
         "lead-angle effect",
-        wire / 2 * slope**2 * math.cos(half) / math.tan(half),
+        lead_term(thread, wire, thread.pitch_diameter),
         thread.unit,
-        "wire ÷ 2 × (lead ÷ (π × pitch diameter))² × cos(a ÷ 2) × cot(a ÷ 2)",
+        LEAD_TERM,
         WIRES,
         (
             Given("wire", wire, thread.unit),
@@ -106,7 +117,7 @@ def lead_angle_effect(thread: Thread, wire: float) -> Figure:
             Given("pitch diameter", thread.pitch_diameter, thread.unit),
             Given("a", thread.form.angle_deg, "°"),
         ),
-        note="Neglected in the figures over the wires: the measurement would read this much more.",
+        note="Included in the figures over the wires: the measurement reads this much more.",
     )
 
 

@@ -229,9 +229,10 @@ class Said(unittest.TestCase):
             self.assertNotIn("{", sentence_text(operation, "in"))
 
     def test_what_class_the_wires_should_measure(self) -> None:
-        """3/8-16 2A, pitch diameter 0.3287 to 0.3331, over wires of 0.57735 P: + 3 x 0.0361 - 0.86603 P = + 0.0541."""
+        """3/8-16 2A, pitch diameter 0.3287 to 0.3331, over wires of 0.57735 P: 3 x 0.0361 - 0.86603 P + 0.75 W tan^2
+        is 0.0542."""
         (note,) = notes_text(step(plan(), "gauge"), "in")
-        self.assertRegex(note, r"three 0\.0361 in wires, class 2A measures 0\.3828 in to 0\.3872 in")
+        self.assertRegex(note, r"three 0\.0361 in wires, class 2A measures 0\.3829 in to 0\.3873 in")
 
 
 class AnyJob(unittest.TestCase):

@@ -118,11 +118,13 @@ class Relief(unittest.TestCase):
 
 class Wires(unittest.TestCase):
     def test_over_best_wires_by_the_handbook_constants(self) -> None:
-        """60 degrees: M = d2 + 3 W - 0.866025 P; 55 degrees: M = d2 + 3.16568 W - 0.960491 P."""
+        """60 degrees: M = d2 + 3 W - 0.866025 P; 55 degrees: M = d2 + 3.16568 W - 0.960491 P; and the lead angle."""
         for name, factor, depth in (("1/2-13", 3.0, 0.866025), ("M10", 3.0, 0.866025), ("1/2 BSW", 3.16568, 0.960491)):
             thread = read_designation(name)
             wire = best_wire(thread).value
-            by_hand = thread.pitch_diameter + factor * wire - depth * thread.pitch
+            slope = thread.pitch / math.pi / thread.pitch_diameter
+            lead = (0.75 if factor == 3.0 else 0.852) * wire * slope**2
+            by_hand = thread.pitch_diameter + factor * wire - depth * thread.pitch + lead
             with self.subTest(name):
                 self.assertAlmostEqual(over_wires(thread, wire, thread.pitch_diameter).value, by_hand, places=5)
 

@@ -5,16 +5,18 @@ from __future__ import annotations
 import math
 import random
 import unittest
+from dataclasses import replace
 
 from hypothesis import given
 from hypothesis import strategies as st
 
 from lathework.figures import Figure
 from lathework.gauging.sized import GUARD, Sized, judge_size, pitch_diameter_under, uncertainty
-from lathework.gauging.wires import WIRES, best_wire, over_wires
+from lathework.gauging.wires import WIRES, best_wire, lead_term, over_wires
 from lathework.threads.designation import read_called
 from lathework.threads.limits import external_limits
 from lathework.threads.standards.bands import ExternalLimits
+from lathework.threads.thread import Thread
 
 STUD = read_called("3/8-16").thread
 
@@ -30,20 +32,76 @@ def judged(size: float) -> Sized:
     return judge_size(STUD, bolt(), found, uncertainty(STUD))
 
 
+def lowered(thread: Thread, wire: float, lead: float) -> float:
+    """The measurement over wires that lie along grooves of that `lead`, found by lowering a wire until it touches.
+
+    The flank is the surface z = lead θ / 2π + (pitch / 4 + (r - r2) tan(a/2)) of a helicoid; the wire a straight
+    cylinder whose axis crosses the x axis at right angles, turned by the lead angle of the pitch cylinder.
+    """
+    tangent, pitch_radius = math.tan(math.radians(thread.form.angle_deg / 2)), thread.pitch_diameter / 2
+    slope = lead / (2 * math.pi * pitch_radius)
+    along = (math.cos(math.atan(slope)), math.sin(math.atan(slope)))
+
+    def gap(at: float) -> float:
+        """How far the flank is from the wire's axis `at` that distance, at its nearest."""
+
+        def distance(radius: float, turn: float) -> float:
+            x, y = radius * math.cos(turn) - at, radius * math.sin(turn)
+            z = lead * turn / (2 * math.pi) + thread.pitch / 4 + (radius - pitch_radius) * tangent
+            beside = y * along[0] + z * along[1]
+            return math.sqrt(x * x + y * y + z * z - beside * beside)
+
+        radius, turn, step, tilt = pitch_radius, 0.0, thread.pitch / 4, 0.1
+        best = distance(radius, turn)
+        while step > 1e-9 * thread.pitch:
+            near = [(radius + a * step, turn + b * tilt) for a in (-1, 0, 1) for b in (-1, 0, 1)]
+            found = min(near, key=lambda one: distance(*one))
+            if distance(*found) < best - 1e-15:
+                best, (radius, turn) = distance(*found), found
+            else:
+                step, tilt = step / 2, tilt / 2
+        return best
+
+    low, high = pitch_radius - thread.pitch, pitch_radius + 2 * wire
+    for _ in range(60):
+        middle = (low + high) / 2
+        low, high = (middle, high) if gap(middle) < wire / 2 else (low, middle)
+    return 2 * low + wire
+
+
 class OverWires(unittest.TestCase):
     def test_the_pitch_diameter_is_what_the_handbook_formula_gives(self) -> None:
-        """60 degrees: M = d2 + 3 W - 0.866025 P; 55 degrees: M = d2 + 3.16568 W - 0.960491 P (three-wire formulas)."""
+        """60 degrees: M = d2 + 3 W - 0.866025 P + 0.75 W tan^2; 55 degrees: M = d2 + 3.16568 W - 0.960491 P + 0.852 W
+        tan^2 of the lead angle (three-wire formulas)."""
         found = pitch_diameter_under(STUD, 0.3850, 0.0361).value
-        self.assertAlmostEqual(found, 0.3850 - 3 * 0.0361 + 0.866025 / 16, places=6)
+        lead = 0.75 * 0.0361 * (1 / 16 / math.pi / 0.3344) ** 2
+        self.assertAlmostEqual(found, 0.3850 - 3 * 0.0361 + 0.866025 / 16 - lead, places=6)
         whitworth = read_called("1/2 BSW").thread
         found = pitch_diameter_under(whitworth, 0.5110, 0.0470).value
-        self.assertAlmostEqual(found, 0.5110 - 3.16568 * 0.0470 + 0.960491 / 12, places=5)
+        lead = 0.852 * 0.0470 * (1 / 12 / math.pi / 0.4466) ** 2
+        self.assertAlmostEqual(found, 0.5110 - 3.16568 * 0.0470 + 0.960491 / 12 - lead, places=5)
+
+    def test_the_lead_angle_is_what_a_wire_in_the_groove_says(self) -> None:
+        """Worked out without the formula: a wire along the groove of a helix is lowered until it touches a flank. The
+        first term of the lead angle is what that gives, in 1/4-20 and in a Tr20 of lead 8."""
+        for name, starts, wire, within in (("1/4-20", 1, 0.0289, 5e-7), ("Tr20x4", 2, 2.07, 0.004)):
+            thread = replace(read_called(name).thread, starts=starts)
+            [plain, steep] = (lowered(thread, wire, lead) for lead in (1e-6, thread.lead))
+            told = over_wires(thread, wire, thread.pitch_diameter).value
+            half = math.radians(thread.form.angle_deg / 2)
+            by_angle = thread.pitch_diameter + wire * (1 + 1 / math.sin(half)) - thread.pitch / 2 / math.tan(half)
+            with self.subTest(name):
+                self.assertAlmostEqual(plain, by_angle, delta=within)
+                self.assertAlmostEqual(steep, told, delta=within)
 
     @given(st.sampled_from(("M8", "1/4-20", "1/2 BSW", "2 BA", "G1/4")), st.floats(-0.1, 0.1), st.floats(0.8, 1.2))
     def test_it_undoes_the_measurement(self, name: str, off: float, share: float) -> None:
         thread = read_called(name).thread
         wire, size = best_wire(thread).value * share, thread.pitch_diameter + off
-        self.assertAlmostEqual(pitch_diameter_under(thread, over_wires(thread, wire, size).value, wire).value, size)
+        told = pitch_diameter_under(thread, over_wires(thread, wire, size).value, wire).value
+        # The lead angle is taken at the basic pitch diameter, not at the one that is sought.
+        slack = 2 * lead_term(thread, wire, size) * abs(off) / size + 1e-7
+        self.assertAlmostEqual(told, size, delta=2 * slack)
 
 
 class Guarded(unittest.TestCase):

@@ -113,16 +113,17 @@ class ByHand(unittest.TestCase):
         self.assertIn("of travel from the face", step(made, "groove").sentence)
 
     def test_7_passes(self) -> None:
-        """1/2 to 0.3688: 3.332 mm; 0.5 kept; 2.832 in cuts of at most 1.202: three, each 0.944; then one to finish."""
+        """1/2 to 0.3688: 3.332 mm; 0.5 kept; 2.832 in cuts of at most 1.202: three, each 0.944; then two alike."""
         cuts = step(plan(), "turn:s1")
-        self.assertEqual(cuts.figures["cuts"].value, 4)
+        self.assertEqual(cuts.figures["cuts"].value, 5)
         first = cuts.passes[0].value * 25.4
         self.assertAlmostEqual(first, 12.7 - (12.7 - 0.3688 * 25.4 - 0.5) / 3, places=3)
         self.assertEqual(len(cuts.passes), 5)
 
-    def test_8_one_pass_when_little_is_left(self) -> None:
-        """0.4 mm is less than the finishing cut: one cut."""
-        self.assertEqual(pass_diameters(10.4, 10.0, 2.0), (10.0,))
+    def test_8_no_roughing_when_little_is_left(self) -> None:
+        """0.4 mm is less than what is kept for the last two cuts: half of it each; 0.15 is one cut."""
+        self.assertEqual(pass_diameters(10.4, 10.0, 2.0), (10.2, 10.0))
+        self.assertEqual(pass_diameters(10.15, 10.0, 2.0), (10.0,))
 
     def test_9_bar_for_blanks(self) -> None:
         """Six in of rod sawn: 6 + 2 mm kerf + 2 x 0.5 mm = 6.1181; four need 24.4724, none left in the jaws."""

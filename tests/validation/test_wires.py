@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+import math
+
 from lathework.answers.size import size
 from lathework.gauging.wires import best_wire, over_wires, wire_range
 from lathework.threads.designation import read_designation
@@ -45,18 +47,22 @@ class Wires(PublishedCase):
             self.compare(designation, printed=printed, by_hand=None, ours=wire)
 
     def test_the_60_degree_shop_formula(self) -> None:
-        """Handbooks: M = D - 1.5155 P + 3 W over the basic pitch diameter of a 60 degree thread."""
+        """Handbooks: M = D - 1.5155 P + 3 W over the basic pitch diameter of a 60 degree thread; and the lead angle
+        0.75 W tan^2."""
         for designation, wire in OTHER_WIRES:
             thread = read_designation(designation)
-            by_hand = thread.major - 1.5155 * thread.pitch + 3 * wire
+            lead = 0.75 * wire * (thread.pitch / math.pi / thread.pitch_diameter) ** 2
+            by_hand = thread.major - 1.5155 * thread.pitch + 3 * wire + lead
             ours = over_wires(thread, wire, thread.pitch_diameter).value
             self.assertAlmostEqual(ours, by_hand, delta=0.0001, msg=designation)
 
     def test_the_whitworth_shop_formula(self) -> None:
-        """Handbooks: M = D - 1.6008 P + 3.1657 W over the basic effective diameter of a Whitworth thread."""
+        """Handbooks: M = D - 1.6008 P + 3.1657 W over the basic effective diameter of a Whitworth thread; and the lead
+        angle 0.852 W tan^2."""
         for designation, wire in (("1/4 BSW", 0.03), ("1/2 BSW", 0.05), ("1 BSW", 0.075), ("1/2 BSF", 0.04)):
             thread = read_designation(designation)
-            by_hand = thread.major - 1.6008 * thread.pitch + 3.1657 * wire
+            lead = 0.852 * wire * (thread.pitch / math.pi / thread.pitch_diameter) ** 2
+            by_hand = thread.major - 1.6008 * thread.pitch + 3.1657 * wire + lead
             ours = over_wires(thread, wire, thread.pitch_diameter).value
             self.assertAlmostEqual(ours, by_hand, delta=0.0001, msg=designation)
 
@@ -70,8 +76,10 @@ class Wires(PublishedCase):
             self.assertAlmostEqual(greatest.value / found.thread.pitch, 0.95, delta=0.06, msg=designation)
 
     def test_over_the_best_wires_at_the_limits(self) -> None:
-        """With the best wire of a 60 degree thread M is d2 + 0.866025 P: 3/8-16 2A, 0.3287 and 0.3331 in."""
+        """With the best wire of a 60 degree thread M is d2 + 0.866025 P, and the lead angle: 3/8-16 2A, 0.3287 and
+        0.3331 in."""
         found = size("3/8-16")
         assert found.over_wires is not None
         for figure, across in zip(found.over_wires, (0.3287, 0.3331), strict=True):
-            self.assertAlmostEqual(figure.value, across + 0.866025 / 16, places=6)
+            lead = 0.75 * 0.57735 / 16 * (1 / 16 / math.pi / across) ** 2
+            self.assertAlmostEqual(figure.value, across + 0.866025 / 16 + lead, places=6)
