@@ -15,7 +15,7 @@ from lathework.bench.gauge.thread import found_cause, offered, sized, why_it_bin
 from lathework.bench.outdated import outdated_words
 from lathework.bench.put_down import Turn, may_begin, piece_after, to_do, turns
 from lathework.bench.size.cuts import Cuts
-from lathework.bench.size.from_measured import as_found
+from lathework.bench.size.from_measured import as_found, without_planned_verdict
 from lathework.bench.size.size_now import Judged, SizeNow, size_now
 from lathework.bench.tally import Reading, Tally, stands_open
 from lathework.bench.zeros import Zeros, zero_of, zeros_of
@@ -182,7 +182,7 @@ def bench(plan: Plan, folded: Tally, memory: Memory, cuts: Cuts, placed: Collect
     what came off in other jobs, `placed` the dies that were said in this job to stand somewhere."""
     tally = _settled(plan, folded)
     step = _current(plan, tally)
-    step = as_found(plan, step, tally) if step is not None else None
+    step = without_planned_verdict(plan, as_found(plan, step, tally), tally) if step is not None else None
     key = step.key if step else ""
     thread = step.thread if step is not None and step.measure == "verdict" else None
     said = tally.verdicts.get(key) if thread else None

@@ -74,8 +74,10 @@ def _moved(now: float, then: float, scale: Scale) -> Figure:
 
 def learned_advice(verdict: Verdict, belief: Belief, eighths: float, metal: str, own: Forecast) -> Advice:
     """What to do with a die that stands open by so many `eighths` (a number), after a verdict on a thread that is now
-    believed to be its `own` forecast. Source: practice."""
-    piece, scale = chance(own, belief.aim, "chance that this thread is in class"), belief.scale
+    believed to be its `own` forecast; of one that was measured its size alone says how surely it is in its class.
+    Source: practice."""
+    sized, scale = verdict.startswith("size-"), belief.scale
+    piece = None if sized else chance(own, belief.aim, "chance that this thread is in class")
     metal_now = told_metal(verdict)
     if metal_now == "over":
         then = propose(belief, metal, below=eighths)

@@ -14,6 +14,7 @@ from lathework.bench.bench import Bench
 from lathework.bench.entry import Entry, made_of
 from lathework.bench.progress import progress
 from lathework.cutting.dimension import MOVE_WORDS, Dimension, Move, Target
+from lathework.cutting.groove import groove as groove_of
 from lathework.cutting.next_cut import NextCut, next_cut
 from lathework.errors import InputError, InvalidDocument
 from lathework.job.document import read_document
@@ -23,6 +24,9 @@ from lathework.planning.plan import Plan, make_plan
 from lathework.shop.lathe_facts import Dial
 from lathework.tests.own_lathe import random_job
 from lathework.tests.samples import PLUG, SCREW, body, bore, document, plan, section, step, told
+from lathework.threads.library import library
+from lathework.threads.limits import external_limits
+from lathework.units import convert
 from tests.long import draws
 
 
@@ -176,10 +180,17 @@ class AtTheBench(unittest.TestCase):
         self.assertEqual(caught.exception.code, "grew")
         self.assertEqual(now.readings, (), "the diameter was not measured")
 
-    def test_a_groove_is_not_over_the_minor_diameter(self) -> None:
-        """H28 minor diameter of 3/8-16 UNC, basic: 0.3073 in (ASME B1.1, table of basic dimensions)."""
+    def test_a_groove_leaves_nothing_of_the_root(self) -> None:
+        """3/8-16 UNC: its root is at 0.375 - 1.22687 / 16 = 0.2983 in (FED-STD-H28, minor diameter of the screw)."""
         [groove] = [dimension for dimension in step(self.STUD, "groove").dimensions if dimension.measured == "diameter"]
-        self.assertAlmostEqual(groove.target.high_mm / 25.4, 0.3073, delta=0.00006)
+        self.assertAlmostEqual(groove.target.high_mm / 25.4, 0.375 - 1.22687 / 16, delta=0.00006)
+
+    def test_every_groove_may_be_met(self) -> None:
+        """Its aim is under the root of every thread of the library that a die cuts, by more than a hair."""
+        for thread in library():
+            if not thread.taper and external_limits(thread) is not None:
+                aim_mm = convert(groove_of(thread).diameter.value, thread.unit, "mm")
+                self.assertLess(aim_mm, thread.root_mm - 0.005, thread.designation)
 
     def test_a_bored_hole_is_within_the_class(self) -> None:
         """1-8 UNC 2B, minor diameter 0.865 to 0.890 in (ASME B1.1, table of limits of size)."""

@@ -92,6 +92,18 @@ def as_found(plan: Plan, step: Operation, tally: Tally) -> Operation:
     return replace(step, figures=figures, passes=again.passes, dimensions=dimensions, notes=notes)
 
 
+def without_planned_verdict(plan: Plan, step: Operation, tally: Tally) -> Operation:
+    """The step of a thread's blank without what is said of the planned size, once it was measured: the reading is
+    judged itself."""
+    size = _diameter(step)
+    if step.kind != "turn" or step.thread is None or size is None:
+        return step
+    if not tally.readings.get(read_of(step.key, size.measured)):
+        return step
+    planned = {found.blank.verdict for found in plan.work.threads.values()}
+    return replace(step, notes=tuple(note for note in step.notes if note not in planned))
+
+
 def _planned_mm(plan: Plan, step: Operation) -> float | None:
     """The planned diameter, in millimetres, of the section that a step works on; None where it works on none."""
     placed = (one for chucking in plan.chuckings for one in chucking.placed)

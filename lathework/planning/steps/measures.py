@@ -58,8 +58,9 @@ def overall(length_mm: float, start_mm: float, *, high_mm: float | None = None) 
 
 def plunged(name: str, aim_mm: float, start_mm: float, *, high_mm: float | None = None) -> Dimension:
     """The diameter at the bottom of a groove or a neck, at most `high_mm` (millimetres)."""
-    over = PLAIN_TOLERANCE_MM if high_mm is None else max(PLAIN_TOLERANCE_MM, high_mm - aim_mm)
-    band = Target(aim_mm - over, aim_mm, aim_mm + over)
+    band = about(aim_mm, PLAIN_TOLERANCE_MM)
+    if high_mm is not None:
+        band = Target(min(band.low_mm, 2 * aim_mm - high_mm), aim_mm, high_mm)
     return Dimension("diameter", name, band, start_mm, start_mm, "cross-slide", THIN_JAWS)
 
 
@@ -85,10 +86,8 @@ def wide(aim_mm: float, blade_mm: float) -> Dimension:
 
 
 def relief(thread_work: ThreadWork, deep_mm: float) -> Dimension:
-    """The diameter of a relief groove: never over the minor diameter of the thread, or the root of one cut deeper."""
-    thread = thread_work.thread
-    high = thread.root_mm if thread.crest_clearance else thread.minor_mm
-    return plunged("groove diameter", deep_mm, thread_work.blank_mm, high_mm=high)
+    """The diameter of a relief groove: never over the root of the thread, or the die cuts metal in the groove."""
+    return plunged("groove diameter", deep_mm, thread_work.blank_mm, high_mm=thread_work.thread.root_mm)
 
 
 def lead(thread_work: ThreadWork, small_mm: float) -> Dimension:
