@@ -18,8 +18,9 @@ from lathework.dies.scale import SCREW, Scale
 from lathework.gauging.tried import Gauge
 from lathework.gauging.verdicts import NUT_VERDICTS, NutVerdict, Verdict
 
-OFFSET_SPREAD_MM = 0.03
-"""How far a die as it comes may be from the middle of its class (practice)."""
+OFFSET_MM, OFFSET_SPREAD_MM = 0.012, 0.03
+"""How far over the middle of its class a die as it comes cuts, with the lead that a mate feels, and how far dies
+differ (practice)."""
 METAL_SPREAD_MM = 0.006
 """How much larger or smaller a metal comes out of the same die (practice)."""
 SCATTER_MM = 0.008
@@ -37,6 +38,11 @@ CLEARANCES: dict[NutVerdict, tuple[float, float]] = {
 and nut allow: most bolts shake a little in most nuts (practice)."""
 LIMITS_MM = 0.003
 """How far go and no-go gauges and the hand that tries them stray, as a standard deviation (practice)."""
+WEARS_MM, LOST, SEATED_MM, SURPRISED_MM = 0.0015, 0.3, 0.015, 0.03
+"""How far a die may have worn since the thread before; what share of a step of its scale is lost when it is moved; how
+far it may be off once it was seated anew, and where what it cut is a surprise: standard deviations (practice)."""
+SURPRISES = 0.01
+"""Chance under which what was seen is a surprise (practice)."""
 LATEST = 3
 """Trials whose own word counts beside the line: one thread says little, farther back (practice)."""
 _OFFSET, _SLOPE, _MATE, _THREAD = 0, 1, 2, 3
@@ -51,7 +57,8 @@ class Trial:
     class, within `within_mm` (standard uncertainty), in millimetres; `tried` is what it was gauged with; `again` says
     that the thread is that of the trial before, judged by something else. `start` is "" where its setting is a place,
     from where its screw touches or from its mark; else the name of an unknown place that it is counted from: then it
-    teaches what a change does, and not where the die cuts.
+    teaches what a change does, and not where the die cuts. `seated` says that the die was put into its holder since the
+    trial before: another job, or set anew.
     """
 
     eighths: float
@@ -62,6 +69,7 @@ class Trial:
     tried: Gauge = ""
     again: bool = False
     start: str = ""
+    seated: bool = False
 
     @property
     def judged_by(self) -> tuple[Gauge, bool]:
@@ -134,7 +142,7 @@ class Belief:
         """Before any trial: what is usual."""
         mate, strays = self.aim.mate()
         # Offset, slope, nut and the last thread are independent before anything was seen: nothing off the diagonal.
-        self.means = [0.0, self.scale.slope_mm, mate, 0.0]
+        self.means = [OFFSET_MM, self.scale.slope_mm, mate, 0.0]
         spreads = (OFFSET_SPREAD_MM, self.scale.spread * self.scale.slope_mm, strays, SCATTER_MM)
         self.covariances = [[spread**2 if i == j else 0.0 for j in range(4)] for i, spread in enumerate(spreads)]
 
@@ -202,16 +210,45 @@ class Belief:
     def _take_between(self, weights: Sequence[float], noise: float, low: float, high: float) -> None:
         """Learn that a sum lies between two bounds."""
         mean, variance, _ = self._seen(weights, noise)
-        self._take(weights, noise, *_cut_off(NormalDist(mean, math.sqrt(variance)), low, high))
+        law = NormalDist(mean, math.sqrt(variance))
+        chance = law.cdf(high) - law.cdf(low)
+        if chance < SURPRISES:
+            self._takes_surprise(chance)
+            mean, variance, _ = self._seen(weights, noise)
+            law = NormalDist(mean, math.sqrt(variance))
+        self._take(weights, noise, *_cut_off(law, low, high))
+
+    def _forgets(self, trial: Trial) -> None:
+        """Since the thread before the die has worn a little; where it was moved, it does not stand quite there; and one
+        that was seated anew does not cut quite what it did."""
+        last = self.latest[-1] if self.latest else None
+        if last is None:
+            return
+        moved = last.eighths != trial.eighths or last.start != trial.start
+        self._widen(_OFFSET, math.hypot(WEARS_MM, LOST * self.scale.step * self.scale.slope_mm if moved else 0.0))
+        if trial.seated:
+            self._widen(_OFFSET, SEATED_MM)
+
+    def _widen(self, place: int, spread_mm: float) -> None:
+        self.covariances[place][place] += spread_mm**2
+
+    def _takes_surprise(self, chance: float) -> None:
+        """What was all but impossible: the die was seated anew, or this thread is an odd one. Which, the next says."""
+        if chance < SURPRISES:
+            self._widen(_OFFSET, SURPRISED_MM)
+            self._widen(_THREAD, SURPRISED_MM)
 
     def learn(self, trial: Trial) -> Forecast:
         """Learn from one thread: from its measured size, else from the verdict. What that thread itself is."""
         if not trial.again:
+            self._forgets(trial)
             self._next_thread()
         self.latest = [*(self.latest[:-1] if trial.again else self.latest), trial][-LATEST:]
         weights = self._weights(trial.metal, trial.eighths, trial.start)
         weights[_THREAD] = 1.0
         if trial.off_mm is not None:
+            mean, variance, _ = self._seen(weights, trial.within_mm**2)
+            self._takes_surprise(2 * NormalDist().cdf(-abs(trial.off_mm - mean) / math.sqrt(variance)))
             self._take(weights, trial.within_mm**2, trial.off_mm, 0.0)
         elif (limits := _limits(trial.verdict, self.aim.half_mm)) is not None:
             self._take_between(weights, LIMITS_MM**2, *limits)
@@ -230,6 +267,17 @@ class Belief:
         """What the next thread at a setting of so many `eighths` (a number) comes out as, in a metal."""
         mean, variance, _ = self._seen(self._weights(metal, eighths, self.start), SCATTER_MM**2)
         return self._told(eighths, mean, variance)
+
+    def lets_pass(self, forecast: Forecast) -> float:
+        """The chance that a thread that is too large by its class still passes what threads are tried in: gauges of the
+        limits let none pass, a nut those that it has room for."""
+        last = self.latest[-1] if self.latest else None
+        if last is not None and (last.tried == "limits" or last.off_mm is not None):
+            return 0.0
+        half, law = self.aim.half_mm, NormalDist(forecast.off_mm, forecast.spread_mm)
+        too_large, _ = _cut_off(law, half, math.inf)
+        place = self._mate(last.tried if last is not None else "")
+        return 1 - NormalDist(self.means[place], math.sqrt(self.covariances[place][place])).cdf(too_large)
 
     def _told(self, eighths: float, mean: float, variance: float) -> Forecast:
         law, half = NormalDist(mean, math.sqrt(variance)), self.aim.half_mm

@@ -10,8 +10,8 @@ AS_GOOD = 0.05
 """A setting whose chance is no more than this below the best is left as it is (practice)."""
 LET_GO = 0.25
 """A thread that fits its nut is rather large for its class from this chance on that it is too large (practice)."""
-SCRAP_COSTS = 15.0
-"""What a thread too small costs, over one too large: that one is cut again (practice)."""
+SCRAP_COSTS, PASSED_COSTS = 8.0, 14.0
+"""What a thread too small costs, and one too large that its nut lets pass, over one that is cut again (practice)."""
 
 
 def settings(scale: Scale, low: float | None = None, most: float | None = None) -> list[float]:
@@ -48,7 +48,12 @@ def propose(belief: Belief, metal: str, *, below: float | None = None) -> Foreca
     told = [
         belief.forecast(one, metal) for one in settings(belief.scale, low, most) or settings(belief.scale, most=most)
     ]
-    return min(told, key=lambda one: (SCRAP_COSTS * one.under + one.over, abs(one.eighths)), default=None)
+
+    def cost(one: Forecast) -> float:
+        passed = one.over * belief.lets_pass(one)
+        return SCRAP_COSTS * one.under + PASSED_COSTS * passed + one.over - passed
+
+    return min(told, key=lambda one: (cost(one), abs(one.eighths)), default=None)
 
 
 def start(belief: Belief, metal: str) -> Forecast | None:

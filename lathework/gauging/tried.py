@@ -29,7 +29,7 @@ class Tried:
 
 
 TRIED: Mapping[Gauge, Tried] = {
-    "": Tried("a nut", "a screw", NUT_VERDICTS, "size not known", 1 / 3, 1 / 4),
+    "": Tried("a nut", "a screw", NUT_VERDICTS, "size not known", 1 / 2, 2 / 5),
     "known": Tried("a good nut", "a good screw", NUT_VERDICTS, "known good threads fit it", 1 / 3, 1 / 8),
     "small": Tried("a tight nut", "a large screw", NUT_VERDICTS, "a thread that binds may still be right", -0.4, 1 / 4),
     "worn": Tried("a worn nut", "a worn screw", NUT_VERDICTS, "a thread that shakes may still be right", 1.1, 1 / 4),

@@ -68,13 +68,17 @@ def _gauging(tallies: Collection[Tally], tally: Tally, entry: Entry, step: Opera
     teaches = step is not None and not step.to_mate and step.cut_by.sized_by != "depth"
     placed = is_placed(tallies, own)
     start = "" if placed else HERE
-    trial = Trial(stood, story.metal, verdict, *_off(step, entry), entry.tried, start=start)
     known = tally.trials.get(own, [])
+    off = _off(step, entry)
+    # The first thread of a job: the die was out of its holder before.
+    trial = Trial(stood, story.metal, verdict, *off, entry.tried, start=start, seated=not known)
     once_more = entry.step in tally.verdicts and bool(known) and known[-1].eighths == stood
     once_more = once_more and entry.step not in tally.adjusted
     # The same thread judged once more by the same means: the last word counts. By others it is known the better.
     instead = once_more and known[-1].judged_by == trial.judged_by
     trial = replace(trial, again=known[-1].again if instead else once_more)
+    if instead:
+        trial = replace(trial, seated=known[-1].seated)
     if teaches:
         tally.trials[own] = [*(known[:-1] if instead else known), trial][-TRIALS_KEPT:]
     blank = tally.blanks.get(made_of(entry.step))

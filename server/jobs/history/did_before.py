@@ -24,6 +24,7 @@ def trials_of(die: str, *, but: Job | None = None) -> list[Trial]:
     """The latest verdicts on threads of a die of the shop, by its id, the oldest first; those of a job left out."""
     rows = TrialRow.objects.filter(die=die, job__deleted_at=None).exclude(job=but).order_by("-entry_id")[:TRIALS_KEPT]
     verdicts = {str(verdict): verdict for verdict in VERDICTS}
+    jobs = [None, *(row.job_id for row in reversed(rows))]
     return [
         Trial(
             row.eighths,
@@ -34,8 +35,10 @@ def trials_of(die: str, *, but: Job | None = None) -> list[Trial]:
             tried_with(row.tried) or "",
             row.again,
             "" if row.placed else f"job {row.job_id}",
+            # Between two jobs a die was out of its holder.
+            seated=row.job_id != before,
         )
-        for row in reversed(rows)
+        for before, row in zip(jobs, reversed(rows), strict=False)
     ]
 
 
