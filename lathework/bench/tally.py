@@ -7,7 +7,7 @@ from dataclasses import asdict, dataclass, field, fields
 from typing import Any
 
 from lathework.cutting.to_size.pass_made import PassMade
-from lathework.dies.learner import Trial
+from lathework.dies.trial import Trial
 from lathework.gauging.sized import ThreadSize
 from lathework.gauging.tried import Gauge
 from lathework.planning.operation import Operation

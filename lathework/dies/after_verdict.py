@@ -3,10 +3,11 @@
 from __future__ import annotations
 
 from lathework.dies.aim import Aim
-from lathework.dies.learner import Belief, Forecast
+from lathework.dies.learner import Belief
 from lathework.dies.proposal import AS_GOOD, LET_GO, propose
 from lathework.dies.scale import Scale
 from lathework.dies.setting import Advice
+from lathework.dies.trial import Forecast
 from lathework.figures import Figure, Given, Source
 from lathework.gauging.sized import class_chance
 from lathework.gauging.verdicts import NUT_VERDICTS, Verdict, told_metal
@@ -14,6 +15,8 @@ from lathework.gauging.verdicts import NUT_VERDICTS, Verdict, told_metal
 LEARNED = Source(
     "practice", "a line fitted to what this die has cut; before that, the wedge of its screw and typical spreads"
 )
+UNPLACED_STEPS = 2
+"""Steps of its scale that a die is closed by whose place and past nobody knows: an eighth of a turn (practice)."""
 LARGE = " It fits this nut but is rather large for its class: another nut may bind."
 HEAD_CLOSED = (
     "The head is closed to the end of its scale. If the nut still binds, use other chasers, or check pitch, "
@@ -81,6 +84,10 @@ def learned_advice(verdict: Verdict, belief: Belief, eighths: float, metal: str,
     metal_now = told_metal(verdict)
     if metal_now == "over":
         then = propose(belief, metal, below=eighths)
+        if then is not None and belief.start and len(belief.latest) == 1:
+            # Of one thread of a die that nobody placed only this is known: it is too large.
+            least = eighths - UNPLACED_STEPS * scale.step
+            then = then if then.eighths >= least else belief.forecast(least, metal)
         if then is None:
             closed = {"die": CLOSED, "head": HEAD_CLOSED, "tap": TAP_OPENED}[scale.sets]
             return Advice("leave", closed, None, False, piece=piece)

@@ -14,13 +14,15 @@ from dataclasses import dataclass, field
 from statistics import NormalDist
 
 from lathework.dies.aim import Aim
-from lathework.dies.scale import SCREW, Scale
+from lathework.dies.scale import SCREW, By, Scale
+from lathework.dies.trial import Forecast, Trial, limits_said, nut_verdict
 from lathework.gauging.tried import Gauge
-from lathework.gauging.verdicts import NUT_VERDICTS, NutVerdict, Verdict
+from lathework.gauging.verdicts import NutVerdict, told_metal
 
-OFFSET_MM, OFFSET_SPREAD_MM = 0.012, 0.03
-"""How far over the middle of its class a die as it comes cuts, with the lead that a mate feels, and how far dies
-differ (practice)."""
+OFFSETS_MM: dict[By, float] = {"screw": 0.012, "graduations": 0.012, "tap": 0.0}
+OFFSET_SPREAD_MM = 0.03
+"""How far over the middle of its class what is set so cuts as it comes, with the lead that a mate feels; and how far
+one differs from the next (practice)."""
 METAL_SPREAD_MM = 0.006
 """How much larger or smaller a metal comes out of the same die (practice)."""
 SCATTER_MM = 0.008
@@ -41,72 +43,16 @@ LIMITS_MM = 0.003
 WEARS_MM, LOST, SEATED_MM, SURPRISED_MM = 0.0015, 0.3, 0.015, 0.03
 """How far a die may have worn since the thread before; what share of a step of its scale is lost when it is moved; how
 far it may be off once it was seated anew, and where what it cut is a surprise: standard deviations (practice)."""
-SURPRISES = 0.01
+UNSAID = 0.5
+"""How far from its mark a die may stand of which nobody said where: a share of what it moves at most (practice)."""
+TIGHT_PASSES = 0.6
+"""How much seldomer a nut that has stopped a thread lets the next pass that is too large (practice)."""
+SURPRISES = 0.003
 """Chance under which what was seen is a surprise (practice)."""
 LATEST = 3
 """Trials whose own word counts beside the line: one thread says little, farther back (practice)."""
 _OFFSET, _SLOPE, _MATE, _THREAD = 0, 1, 2, 3
 _LEAST_LIKELY = 1e-6
-
-
-@dataclass(frozen=True, slots=True)
-class Trial:
-    """A look at one thread of a die: how it stood, the metal, and the nut's verdict or the size that was measured.
-
-    `eighths` of a turn it stood open, or graduations of a head; `off_mm` is the pitch diameter over the middle of its
-    class, within `within_mm` (standard uncertainty), in millimetres; `tried` is what it was gauged with; `again` says
-    that the thread is that of the trial before, judged by something else. `start` is "" where its setting is a place,
-    from where its screw touches or from its mark; else the name of an unknown place that it is counted from: then it
-    teaches what a change does, and not where the die cuts. `seated` says that the die was put into its holder since the
-    trial before: another job, or set anew.
-    """
-
-    eighths: float
-    metal: str
-    verdict: Verdict | None = None
-    off_mm: float | None = None
-    within_mm: float = 0.0
-    tried: Gauge = ""
-    again: bool = False
-    start: str = ""
-    seated: bool = False
-
-    @property
-    def judged_by(self) -> tuple[Gauge, bool]:
-        """What the thread was judged by: a mate, gauges, or a measured size."""
-        return self.tried, self.off_mm is not None
-
-
-@dataclass(frozen=True, slots=True)
-class Forecast:
-    """What a setting will cut: the pitch diameter over the middle of the class and its standard deviation, millimetres;
-    the chances of being in the class, under it and over it."""
-
-    eighths: float
-    off_mm: float
-    spread_mm: float
-    within: float
-    under: float
-    over: float
-
-
-def nut_verdict(verdict: Verdict | None) -> NutVerdict | None:
-    """A verdict, where it is one of a nut."""
-    return next((one for one in NUT_VERDICTS if one == verdict), None)
-
-
-def _limits(verdict: Verdict | None, half_mm: float) -> tuple[float, float] | None:
-    """Between what the pitch diameter lies over the middle of its class, in millimetres, by go and no-go gauges; None
-    where they were not asked."""
-    match verdict:
-        case "go-stops":
-            return half_mm, math.inf
-        case "go-passes":
-            return -half_mm, half_mm
-        case "no-go-passes":
-            return -math.inf, -half_mm
-        case _:
-            return None
 
 
 def _cut_off(law: NormalDist, low: float, high: float) -> tuple[float, float]:
@@ -142,7 +88,7 @@ class Belief:
         """Before any trial: what is usual."""
         mate, strays = self.aim.mate()
         # Offset, slope, nut and the last thread are independent before anything was seen: nothing off the diagonal.
-        self.means = [OFFSET_MM, self.scale.slope_mm, mate, 0.0]
+        self.means = [OFFSETS_MM[self.scale.by], self.scale.slope_mm, mate, 0.0]
         spreads = (OFFSET_SPREAD_MM, self.scale.spread * self.scale.slope_mm, strays, SCATTER_MM)
         self.covariances = [[spread**2 if i == j else 0.0 for j in range(4)] for i, spread in enumerate(spreads)]
 
@@ -167,8 +113,8 @@ class Belief:
         """What the pitch diameter takes of each: offset, so many slopes, the metal, where it is counted from."""
         places = [self._metal(trial_metal)]
         if start:
-            # Anywhere between closed as far as it goes and opened as far.
-            spread = self.scale.most / 2 * self.scale.slope_mm
+            # About where it touches, or about its mark: nobody runs a die that is far from it.
+            spread = UNSAID * self.scale.most * self.scale.slope_mm
             places.append(self._place(f"start {start}", 0.0, spread))
         weights = [0.0] * len(self.means)
         weights[_OFFSET], weights[_SLOPE] = 1.0, eighths
@@ -207,13 +153,13 @@ class Belief:
         self.covariances[_THREAD] = [0.0] * len(self.means)
         self.covariances[_THREAD][_THREAD] = SCATTER_MM**2
 
-    def _take_between(self, weights: Sequence[float], noise: float, low: float, high: float) -> None:
+    def _take_between(self, weights: Sequence[float], noise: float, low: float, high: float, start: str) -> None:
         """Learn that a sum lies between two bounds."""
         mean, variance, _ = self._seen(weights, noise)
         law = NormalDist(mean, math.sqrt(variance))
         chance = law.cdf(high) - law.cdf(low)
         if chance < SURPRISES:
-            self._takes_surprise(chance)
+            self._takes_surprise(chance, start)
             mean, variance, _ = self._seen(weights, noise)
             law = NormalDist(mean, math.sqrt(variance))
         self._take(weights, noise, *_cut_off(law, low, high))
@@ -232,10 +178,11 @@ class Belief:
     def _widen(self, place: int, spread_mm: float) -> None:
         self.covariances[place][place] += spread_mm**2
 
-    def _takes_surprise(self, chance: float) -> None:
-        """What was all but impossible: the die was seated anew, or this thread is an odd one. Which, the next says."""
+    def _takes_surprise(self, chance: float, start: str) -> None:
+        """What was all but impossible: the die does not stand where it did, or this thread is an odd one. Which, the
+        next says."""
         if chance < SURPRISES:
-            self._widen(_OFFSET, SURPRISED_MM)
+            self._widen(4 + self.also.index(f"start {start}") if start else _OFFSET, SURPRISED_MM)
             self._widen(_THREAD, SURPRISED_MM)
 
     def learn(self, trial: Trial) -> Forecast:
@@ -248,10 +195,10 @@ class Belief:
         weights[_THREAD] = 1.0
         if trial.off_mm is not None:
             mean, variance, _ = self._seen(weights, trial.within_mm**2)
-            self._takes_surprise(2 * NormalDist().cdf(-abs(trial.off_mm - mean) / math.sqrt(variance)))
+            self._takes_surprise(2 * NormalDist().cdf(-abs(trial.off_mm - mean) / math.sqrt(variance)), trial.start)
             self._take(weights, trial.within_mm**2, trial.off_mm, 0.0)
-        elif (limits := _limits(trial.verdict, self.aim.half_mm)) is not None:
-            self._take_between(weights, LIMITS_MM**2, *limits)
+        elif (limits := limits_said(trial.verdict, self.aim.half_mm)) is not None:
+            self._take_between(weights, LIMITS_MM**2, *limits, trial.start)
         elif (said := nut_verdict(trial.verdict)) is not None:
             low, high = (bound * self.aim.clearance_mm for bound in CLEARANCES[said])
             place = self._mate(trial.tried)
@@ -259,7 +206,7 @@ class Belief:
             # A verdict speaks of the clearance, nut less bolt: the bolt goes in with the other sign.
             clearance = [-w for w in weights]
             clearance[place] = 1.0
-            self._take_between(clearance, (FEEL_SHARE * self.aim.clearance_mm) ** 2, low, high)
+            self._take_between(clearance, (FEEL_SHARE * self.aim.clearance_mm) ** 2, low, high, trial.start)
         mean, variance, _ = self._seen(weights, 0.0)
         return self._told(trial.eighths, mean, variance)
 
@@ -277,7 +224,9 @@ class Belief:
         half, law = self.aim.half_mm, NormalDist(forecast.off_mm, forecast.spread_mm)
         too_large, _ = _cut_off(law, half, math.inf)
         place = self._mate(last.tried if last is not None else "")
-        return 1 - NormalDist(self.means[place], math.sqrt(self.covariances[place][place])).cdf(too_large)
+        passes = 1 - NormalDist(self.means[place], math.sqrt(self.covariances[place][place])).cdf(too_large)
+        # A nut that has just stopped a thread is no loose one.
+        return passes * (TIGHT_PASSES if last is not None and told_metal(last.verdict) == "over" else 1.0)
 
     def _told(self, eighths: float, mean: float, variance: float) -> Forecast:
         law, half = NormalDist(mean, math.sqrt(variance)), self.aim.half_mm

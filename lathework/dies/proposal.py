@@ -2,8 +2,9 @@
 
 from __future__ import annotations
 
-from lathework.dies.learner import Belief, Forecast
+from lathework.dies.learner import Belief
 from lathework.dies.scale import Scale
+from lathework.dies.trial import Forecast
 from lathework.gauging.verdicts import told_metal
 
 AS_GOOD = 0.05

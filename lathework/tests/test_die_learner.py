@@ -5,7 +5,7 @@ from __future__ import annotations
 import math
 import random
 import unittest
-from statistics import median
+from itertools import pairwise
 from typing import Any
 
 import numpy as np
@@ -16,19 +16,22 @@ from lathework.dies.aim import Aim, aim_at
 from lathework.dies.learner import (
     CLEARANCES,
     FEEL_SHARE,
+    LOST,
     METAL_SPREAD_MM,
     OFFSET_SPREAD_MM,
+    OFFSETS_MM,
     SCATTER_MM,
-    Trial,
+    WEARS_MM,
     believed,
-    nut_verdict,
 )
 from lathework.dies.proposal import SCRAP_COSTS, propose
 from lathework.dies.scale import SCREW, SLOPE_MM, SLOPE_SPREAD, graduations
+from lathework.dies.trial import Trial, nut_verdict
 from lathework.gauging.verdicts import VERDICTS
 from lathework.threads.designation import read_called
 from lathework.threads.limits import external_limits, internal_limits
-from tests.simulation.dies import Called, by_the_rule, by_what_is_known, unknown_dies
+from tests.long import draws
+from tests.simulation.odd_dies import MISFITS, Batch, Learning, Misfit, by_eighths, by_nut, by_rings, odd_dies
 
 M8 = read_called("M8").thread
 
@@ -49,7 +52,7 @@ class Aiming(unittest.TestCase):
         aim = aim_m8()
         self.assertAlmostEqual(aim.half_mm, (7.160 - 7.042) / 2, places=3)
         self.assertAlmostEqual(aim.clearance_mm, 7.348 - 7.042, places=3)
-        self.assertAlmostEqual(aim.mate()[0], 7.188 + 0.160 / 3 - 7.101, places=3)
+        self.assertAlmostEqual(aim.mate()[0], 7.188 + 0.160 / 2 - 7.101, places=3)
 
     def test_the_slope_is_that_of_the_wedge(self) -> None:
         """An eighth of 0.8 mm is 0.1 mm; a point of 90 degrees opens the split by 0.2 mm, the circle by 1/pi of it."""
@@ -58,25 +61,31 @@ class Aiming(unittest.TestCase):
 
 class Sizes(unittest.TestCase):
     def test_measured_sizes_fit_the_line_that_a_reference_library_fits(self) -> None:
-        """The posterior of a normal line: (P + X'WX) m = P m0 + X'Wy, solved with numpy."""
+        """The posterior of a normal line whose offset wanders a little from thread to thread: conditioned with numpy on
+        the covariance of all that was measured."""
         dice = random.Random(3)
         trials = [
-            Trial(dice.choice((-2.0, 0.0, 1.0, 2.5)), dice.choice(("brass", "steel")), None, dice.gauss(0, 0.05), 0.004)
-            for _ in range(12)
+            Trial(at, dice.choice(("brass", "steel")), None, SLOPE_MM * at + dice.gauss(0.01, 0.008), 0.004)
+            for at in (dice.choice((-2.0, 0.0, 1.0, 2.5)) for _ in range(12))
         ]
-        rows = np.array([[1.0, t.eighths, t.metal == trials[0].metal, t.metal != trials[0].metal] for t in trials])
         spreads = np.array([OFFSET_SPREAD_MM, SLOPE_SPREAD * SLOPE_MM, METAL_SPREAD_MM, METAL_SPREAD_MM])
-        prior, weight = np.diag(1 / spreads**2), 1 / (SCATTER_MM**2 + 0.004**2)
-        precision = prior + weight * rows.T @ rows
-        right = prior @ np.array([0.0, SLOPE_MM, 0.0, 0.0]) + weight * rows.T @ np.array([t.off_mm for t in trials])
-        means, covariance = np.linalg.solve(precision, right), np.linalg.inv(precision)
+        prior = np.array([OFFSETS_MM["screw"], SLOPE_MM, 0.0, 0.0])
+        moved = [WEARS_MM**2 + (LOST * 0.5 * SLOPE_MM) ** 2 * (a.eighths != b.eighths) for a, b in pairwise(trials)]
+        since = np.concatenate([[0.0], np.cumsum(moved)])
         belief = believed(aim_m8(), trials)
         for eighths in (-3.0, 0.0, 2.0):
             with self.subTest(eighths):
-                row = np.array([1.0, eighths, 1.0, 0.0])
+                looked = [(t.eighths, t.metal == trials[0].metal) for t in trials] + [(eighths, True)]
+                rows = np.array([[1.0, at, same, not same] for at, same in looked])
+                walked = np.append(since, since[-1])
+                shared = rows @ np.diag(spreads**2) @ rows.T + np.minimum.outer(walked, walked)
+                seen = shared[:-1, :-1] + np.eye(len(trials)) * (SCATTER_MM**2 + 0.004**2)
+                gain = np.linalg.solve(seen, shared[:-1, -1])
+                off = rows @ prior
+                mean = off[-1] + gain @ (np.array([t.off_mm for t in trials]) - off[:-1])
                 told = belief.forecast(eighths, trials[0].metal)
-                self.assertAlmostEqual(told.off_mm, float(row @ means), places=9)
-                spread = math.sqrt(float(row @ covariance @ row) + SCATTER_MM**2)
+                self.assertAlmostEqual(told.off_mm, float(mean), places=9)
+                spread = math.sqrt(float(shared[-1, -1] - gain @ shared[:-1, -1]) + SCATTER_MM**2)
                 self.assertAlmostEqual(told.spread_mm, spread, places=9)
 
     def test_two_measurements_of_one_thread_share_how_it_strays(self) -> None:
@@ -86,7 +95,8 @@ class Sizes(unittest.TestCase):
         seen = np.full((2, 2), own + SCATTER_MM**2) + np.diag([0.004**2, 0.006**2])
         gain = np.linalg.solve(seen, np.full(2, own))
         told = believed(aim_m8(), looks).forecast(0.0, "steel")
-        self.assertAlmostEqual(told.off_mm, float(gain @ np.array([0.021, 0.013])), places=12)
+        usual = OFFSETS_MM["screw"]
+        self.assertAlmostEqual(told.off_mm, usual + float(gain @ (np.array([0.021, 0.013]) - usual)), places=12)
         self.assertAlmostEqual(told.spread_mm, math.sqrt(own - gain.sum() * own + SCATTER_MM**2), places=12)
         two = believed(aim_m8(), [looks[0], Trial(0.0, "steel", None, 0.013, 0.006)]).forecast(0.0, "steel")
         self.assertLess(two.spread_mm, told.spread_mm, "two threads tell more of a die than one thread looked at twice")
@@ -99,14 +109,16 @@ class Verdicts(unittest.TestCase):
         offset, slope, mate = np.meshgrid(
             np.linspace(-0.16, 0.16, 81),
             SLOPE_MM + np.linspace(-0.1, 0.1, 41),
-            aim.mate()[0] + np.linspace(-0.16, 0.16, 81),
+            aim.mate()[0] + np.linspace(-0.3, 0.3, 121),
             indexing="ij",
         )
         # The metal is the same throughout: it widens the offset.
         wide = math.hypot(OFFSET_SPREAD_MM, METAL_SPREAD_MM)
-        weight = normal(offset, wide) * normal(slope - SLOPE_MM, SLOPE_SPREAD * SLOPE_MM)
+        weight = normal(offset - OFFSETS_MM["screw"], wide) * normal(slope - SLOPE_MM, SLOPE_SPREAD * SLOPE_MM)
         weight = weight * normal(mate - aim.mate()[0], aim.mate()[1])
-        noise = math.hypot(SCATTER_MM, FEEL_SHARE * aim.clearance_mm)
+        # Where it was moved it does not stand quite there.
+        lost = LOST * 0.5 * SLOPE_MM if len(trials) > 1 else 0.0
+        noise = math.hypot(SCATTER_MM, FEEL_SHARE * aim.clearance_mm, lost)
         below = np.vectorize(lambda z: 0.5 * math.erfc(-z / math.sqrt(2)))
         for trial in trials:
             said = nut_verdict(trial.verdict)
@@ -167,21 +179,47 @@ class Verdicts(unittest.TestCase):
         self.assertLess(told.under, 1 / SCRAP_COSTS)
 
 
-class UnknownDies(unittest.TestCase):
-    def test_they_are_learned_and_what_is_called_likely_is(self) -> None:
-        called: list[Called] = []
-        first, later, ruled = [], [], []
-        for die in unknown_dies(300, seed=11):
-            ruled.append(by_the_rule(die, "mild steel"))
-            belief = believed(die.aim, ())
-            first.append(by_what_is_known(die, belief, "mild steel", called))
-            later += [by_what_is_known(die, belief, metal, called) for metal in ("brass", "mild steel")]
-        self.assertLessEqual(median(piece.cuts for piece in first if piece.good), 2)
-        self.assertEqual(median(piece.cuts for piece in later if piece.good), 1)
-        self.assertLess(sum(piece.small for piece in first), 0.02 * len(first))
-        self.assertLess(sum(piece.small for piece in first), sum(piece.small for piece in ruled))
-        near = [came for chance, came in called if 0.85 <= chance <= 0.95]
-        self.assertAlmostEqual(sum(near) / len(near), 0.9, delta=0.04)
+class OddDies(unittest.TestCase):
+    """Dies, nuts and hands of the tests' own, which nothing of the program's model went into."""
+
+    DIES = draws(50, 300)
+
+    def batches(self, misfit: Misfit, *, rings: bool = False) -> tuple[list[Batch], list[Batch]]:
+        """Batches as the program says, and by the rule of eighths, on the same dies."""
+        says = by_rings if rings else by_nut
+        learned = [Learning(die).batch(says) for die in odd_dies(misfit, self.DIES, 3)]
+        return learned, [by_eighths(die, says) for die in odd_dies(misfit, self.DIES, 3)]
+
+    def share(self, batches: list[Batch]) -> float:
+        return sum(batch.good for batch in batches) / sum(batch.pieces for batch in batches)
+
+    def test_by_a_nut_more_are_in_class_than_by_the_rule_of_eighths(self) -> None:
+        """Over all kinds of dies, and most where the nut lets large threads pass: there the rule never knows."""
+        shares = {name: tuple(map(self.share, self.batches(misfit))) for name, misfit in MISFITS.items()}
+        learned, ruled = (sum(pair[n] for pair in shares.values()) / len(shares) for n in (0, 1))
+        self.assertGreater(learned, ruled - 0.005, shares)
+        self.assertGreater(shares["loose nuts"][0], shares["loose nuts"][1] + 0.02)
+
+    def test_by_rings_nearly_all_are(self) -> None:
+        learned, _ = self.batches(MISFITS["all of it"], rings=True)
+        self.assertGreater(self.share(learned), 0.94)
+
+    def test_what_is_told_is_what_comes(self) -> None:
+        told = [pair for misfit in MISFITS.values() for batch in self.batches(misfit)[0] for pair in batch.told]
+        chance, came = (sum(pair[n] for pair in told) / len(told) for n in (0, 1))
+        self.assertAlmostEqual(chance, came, delta=0.05)
+
+    def test_a_die_that_was_seated_anew_is_not_told_for_sure(self) -> None:
+        """Nine good threads by wires, then one 0.05 mm larger: half of it is believed, and the chance falls."""
+        aim = aim_m8()
+        good = [Trial(0.0, "steel", None, 0.001 * n, 0.004) for n in (-3, 2, 0, 1, -2, 3, 0, -1, 2)]
+        before, after = (believed(aim, trials) for trials in (good, [*good, Trial(0.0, "steel", None, 0.05, 0.004)]))
+        self.assertGreater(before.forecast(0.0, "steel").within, 0.99)
+        line = after.forecast(0.0, "steel")
+        self.assertTrue(0.01 < line.off_mm < 0.04, line)
+        self.assertLess(line.within, 0.95)
+        again = believed(aim, [*good, *(Trial(0.0, "steel", None, 0.05, 0.004) for _ in range(3))])
+        self.assertAlmostEqual(again.forecast(0.0, "steel").off_mm, 0.05, delta=0.012)
 
 
 class Heads(unittest.TestCase):

@@ -9,9 +9,10 @@ from lathework.bench.entry import SET, Entry
 from lathework.bench.fold import fold
 from lathework.bench.gauge.die import HERE
 from lathework.bench.progress import progress_of
-from lathework.dies.learner import OFFSET_SPREAD_MM, Trial, believed
+from lathework.dies.learner import OFFSET_SPREAD_MM, OFFSETS_MM, believed
 from lathework.dies.proposal import start
 from lathework.dies.scale import SLOPE_MM
+from lathework.dies.trial import Trial
 from lathework.gauging.verdicts import Verdict
 from lathework.planning.plan import Plan
 from lathework.tests.samples import plan, step, told
@@ -34,7 +35,7 @@ class Learned(unittest.TestCase):
         fresh = start(believed(aim, ()), "steel")
         taught = start(believed(aim, six_times("job 1")), "steel")
         assert fresh is not None and taught is not None
-        self.assertLess(abs(taught.eighths - fresh.eighths), 1.01)
+        self.assertLess(abs(taught.eighths - fresh.eighths), 2)
         # From a start that was said it is believed, as it should be.
         said = start(believed(aim, six_times("")), "steel")
         assert said is not None
@@ -42,7 +43,7 @@ class Learned(unittest.TestCase):
 
     def test_it_does_not_move_the_offset(self) -> None:
         line = believed(aim_m8(), six_times("job 1"))
-        self.assertLess(abs(line.line("steel")[0]), OFFSET_SPREAD_MM)
+        self.assertLess(abs(line.line("steel")[0] - OFFSETS_MM["screw"]), OFFSET_SPREAD_MM)
 
     def test_what_a_change_does_is_learned(self) -> None:
         """Measured by wires from an unknown start: 20 µm an eighth, whatever the screw was thought to do; a die set to

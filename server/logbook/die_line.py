@@ -6,9 +6,10 @@ from dataclasses import dataclass
 
 from lathework.answers.values import Shown, length_shown
 from lathework.bench.gauge.die import aim_inside_of, aim_of
-from lathework.dies.learner import Belief, Forecast, Trial
+from lathework.dies.learner import Belief
 from lathework.dies.proposal import settings
 from lathework.dies.scale import SCREW, Scale, graduated_tap, graduations
+from lathework.dies.trial import Forecast, Trial
 from lathework.errors import InputError
 from lathework.gauging.verdicts import MEANINGS
 from lathework.part.thread_cutters import SET_CUTTERS

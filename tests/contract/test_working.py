@@ -21,9 +21,10 @@ from lathework.cutting.to_size.last_cuts import FINISH_MM
 from lathework.cutting.to_size.pass_made import PassMade
 from lathework.dies.after_verdict import expected, learned_advice
 from lathework.dies.aim import aim_at
-from lathework.dies.learner import Trial, believed
+from lathework.dies.learner import believed
 from lathework.dies.memory import die_record
 from lathework.dies.setting import WANTED, advise
+from lathework.dies.trial import Trial
 from lathework.errors import InputError, InvalidDocument
 from lathework.figures import Figure
 from lathework.gauging.sized import ThreadSize, measured_size

@@ -11,8 +11,9 @@ from collections.abc import Callable, Iterator
 from dataclasses import dataclass, field, replace
 
 from lathework.dies.aim import Aim, aim_at
-from lathework.dies.learner import Belief, Trial
+from lathework.dies.learner import Belief
 from lathework.dies.proposal import propose, start
+from lathework.dies.trial import Trial
 from lathework.gauging.verdicts import LimitVerdict, NutVerdict, Verdict
 from lathework.threads.designation import read_called
 from lathework.threads.limits import external_limits, internal_limits

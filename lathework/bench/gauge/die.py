@@ -9,10 +9,11 @@ from dataclasses import dataclass
 from lathework.bench.entry import made_of
 from lathework.dies.after_verdict import chance, expected, learned_advice
 from lathework.dies.aim import Aim, aim_at, aim_inside
-from lathework.dies.learner import Trial, believed
+from lathework.dies.learner import believed
 from lathework.dies.proposal import start
 from lathework.dies.scale import SCREW, Scale, graduated_tap, graduations
 from lathework.dies.setting import WANTED, Advice, advise, advise_inside
+from lathework.dies.trial import Trial
 from lathework.errors import InputError
 from lathework.figures import PRACTICE, Figure, Given
 from lathework.gauging.verdicts import Verdict

@@ -9,8 +9,8 @@ from lathework.bench.gauge.die import Preset, advice_after, known_as, preset, sc
 from lathework.bench.gauge.thread import sized
 from lathework.bench.gauge.tool import tool_advice
 from lathework.bench.tally import Tally, stands_open
-from lathework.dies.learner import Trial
 from lathework.dies.setting import Advice
+from lathework.dies.trial import Trial
 from lathework.gauging.verdicts import Verdict
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan

@@ -10,7 +10,7 @@ from lathework.bench.events import Event, Excused, Gauged
 from lathework.bench.gauge.die import HERE, aim_of, known_as
 from lathework.bench.gauge.thread import sized
 from lathework.bench.tally import TRIALS_KEPT, Tally, stands_open
-from lathework.dies.learner import Trial
+from lathework.dies.trial import Trial
 from lathework.gauging.verdicts import VERDICTS
 from lathework.planning.operation import Operation
 from lathework.units import convert

@@ -10,7 +10,7 @@ from lathework.bench.gauge.die import Memory
 from lathework.bench.size.cuts import REMEMBERED, CutLike, Cuts, cut_like
 from lathework.bench.tally import TRIALS_KEPT
 from lathework.cutting.to_size.pass_made import PassMade
-from lathework.dies.learner import Trial
+from lathework.dies.trial import Trial
 from lathework.gauging.tried import tried_with
 from lathework.gauging.verdicts import VERDICTS
 from lathework.planning.plan import Plan
