@@ -39,7 +39,6 @@ import { useAwake } from '@/features/bench/useAwake'
 import { useSizes } from '@/features/bench/useSizes'
 import { useMe } from '@/shared/api/useMe'
 import type { Schemas, Unit } from '@/shared/api/client'
-import type { Act } from '@/shared/jobs/outbox'
 import { provideUnit, useUnits } from '@/shared/figures/useUnits'
 import BusyButton from '@/shared/controls/BusyButton.vue'
 import { useTitle } from '@/shared/state/useTitle'
@@ -305,7 +304,6 @@ void load()
         :away="away"
         :why="why"
         @again="retry()"
-        @sure="retry({ ...waiting[0]!.said, sure: true } as Act)"
         @accept="retry({ kind: 'accept', reason: $event })"
         @drop="throwAway"
       />

@@ -13,7 +13,7 @@ const props = defineProps<{
   away: boolean
   why: string
 }>()
-const emit = defineEmits<{ again: []; sure: []; accept: [reason: string]; drop: [key: string] }>()
+const emit = defineEmits<{ again: []; accept: [reason: string]; drop: [key: string] }>()
 const asking = ref(false)
 const first = computed(() => props.waiting[0])
 const refused = computed(() => (first.value?.refused ? first.value : undefined))
@@ -49,9 +49,6 @@ function words({ said }: Waiting): string {
       />
       <p v-else class="acts">
         <v-btn variant="outlined" size="large" @click="emit('again')">Send again</v-btn>
-        <v-btn v-if="refused.code === 'unlikely'" variant="outlined" size="large" @click="emit('sure')"
-          >It was read right</v-btn
-        >
         <v-btn v-if="refused.code === 'needs-reason'" variant="outlined" size="large" @click="asking = true"
           >Accept with a reason</v-btn
         >

@@ -66,13 +66,30 @@ export function useOutbox(job: number, took: (now: Bench) => void, onScreen = tr
     return !alone
   }
 
+  /**
+   * Whether an unlikely reading is kept as it is: recorded away from the server, it cannot be asked about in its place
+   * any more, and nothing of it is lost.
+   */
+  function kept(found: Problem): boolean {
+    const [first] = waiting.value
+    const onScreenStill = onScreen && waiting.value.length === 1 && !away.value
+    if (!first || onScreenStill || found.errors[0]?.code !== 'unlikely') return false
+    const { last, revision, ...said } = first.said
+    if ('sure' in said && said.sure) return false
+    again(job, { last, revision }, { ...said, sure: true } as Act)
+    return true
+  }
+
   /** Sends what waits; false where the server refused what is typed on the screen still. */
   async function flush(): Promise<boolean> {
     if (busy.value || stuck.value) return true
     window.clearTimeout(timer)
     busy.value = true
     try {
-      while (waiting.value.length) await one()
+      while (waiting.value.length)
+        await one().catch((error: unknown) => {
+          if (!kept(asProblem(error))) throw error
+        })
       away.value = false
       why.value = ''
       problem.value = null
