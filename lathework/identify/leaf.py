@@ -14,18 +14,43 @@ NEARLY = 0.05
 """Weight of a leaf that only nearly fits being called the one (practice)."""
 SAID_TO_FIT = 0.9
 """How often a leaf of the thread's own pitch is said to fit, and not only nearly (practice)."""
+ONE_SET, FOREIGN_SHARE = 0.1, 0.03
+"""How many people have the leaves of one system alone; and the relative difference that is let pass with those, where
+no leaf of the thread's own pitch is at hand (practice)."""
 FLOOR = 1e-9
 """Nothing is quite impossible: gauges slip, and people mistype."""
 
 
 @cache
-def leaves_mm() -> tuple[float, ...]:
-    """Pitches of the leaves of the usual sets, in millimetres."""
+def _sets_mm() -> tuple[tuple[float, ...], tuple[float, ...]]:
+    """Pitches of the leaves of the usual sets, in millimetres: those of threads per inch, and metric ones."""
     rows = load("pitch_leaves").rows
-    return tuple(
-        MM_PER_INCH / float(row.number("value")) if row.text("kind") == "tpi" else float(row.number("value"))
-        for row in rows
-    )
+    inch = tuple(MM_PER_INCH / float(row.number("value")) for row in rows if row.text("kind") == "tpi")
+    return inch, tuple(float(row.number("value")) for row in rows if row.text("kind") != "tpi")
+
+
+@cache
+def leaves_mm() -> tuple[float, ...]:
+    """Pitches of the leaves of both sets, in millimetres."""
+    inch, metric = _sets_mm()
+    return (*inch, *metric)
+
+
+def _one_set_chance(pitch_mm: float, leaf_mm: float) -> float:
+    """Chance that a leaf is taken for the right one by somebody who has one set alone: the nearest of that.
+
+    A thread of the other system sits on none; the leaf that comes nearest is called the one all the same.
+    """
+    told = 0.0
+    for leaves in _sets_mm():
+        if not any(abs(leaf_mm - leaf) < SAME_LEAF_MM for leaf in leaves):
+            continue
+        if min(abs(leaf / pitch_mm - 1) for leaf in leaves) < NEARLY_SHARE:
+            told += _sits(leaf_mm, pitch_mm) / math.fsum(_sits(leaf, pitch_mm) for leaf in leaves)
+        else:
+            whole = math.fsum(_about(leaf, pitch_mm, FOREIGN_SHARE) for leaf in leaves)
+            told += _about(leaf_mm, pitch_mm, FOREIGN_SHARE) / max(whole, FLOOR)
+    return told / len(_sets_mm())
 
 
 def _sits(leaf_mm: float, pitch_mm: float) -> float:
@@ -51,7 +76,8 @@ def leaf_chance(pitch_mm: float, leaf_mm: float) -> float:
     sits, whole = _sits(leaf_mm, pitch_mm), _all_leaves(pitch_mm)
     if not any(abs(leaf_mm - leaf) < SAME_LEAF_MM for leaf in leaves_mm()):
         whole += sits
-    return sits / whole if whole > 0 else 0.0
+    both = sits / whole if whole > 0 else 0.0
+    return (1 - ONE_SET) * both + ONE_SET * _one_set_chance(pitch_mm, leaf_mm)
 
 
 def _about(leaf_mm: float, pitch_mm: float, share: float) -> float:
@@ -67,4 +93,5 @@ def nearly_chance(pitch_mm: float, leaf_mm: float) -> float:
     leaves = leaves_mm()
     own = max(_about(leaf, pitch_mm, LEAF_SHARE) for leaf in leaves)
     whole = math.fsum(_about(leaf, pitch_mm, NEARLY_SHARE) for leaf in leaves)
-    return (1 - SAID_TO_FIT * own) * _about(leaf_mm, pitch_mm, NEARLY_SHARE) / max(whole, FLOOR)
+    both = (1 - SAID_TO_FIT * own) * _about(leaf_mm, pitch_mm, NEARLY_SHARE) / max(whole, FLOOR)
+    return (1 - ONE_SET) * both + ONE_SET * _one_set_chance(pitch_mm, leaf_mm)

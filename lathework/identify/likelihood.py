@@ -16,8 +16,9 @@ from lathework.threads.thread import Thread
 
 WEAR_MM: dict[Worn, float] = {"new": 0.01, "some": 0.025, "badly": 0.15}
 """Mean wear of a crest, on the diameter; few are worn much, so it falls off exponentially (practice)."""
-FAR_WORN, FAR_WORN_SHARE = 6.0, 0.06
-"""How many times more worn than said some are, and how many are (practice)."""
+FAR_WORN, FAR_WORN_SHARE, WORN_PITCHES = 6.0, 0.06, 0.06
+"""How many times more worn than said some are, and how many are; and the most that is in the mean, in pitches: past
+that the crest is gone (practice)."""
 _TAPER_SEEN, _TAPER_IMAGINED = 0.9, 0.04
 MATE_UNKNOWN = 1 / len(GOES)
 """Chance of each outcome with a mate whose sizes cannot be laid over the part's."""
@@ -52,7 +53,10 @@ def crest_density(model: Model, reading_mm: float, sigma_mm: float, wear_mm: flo
     for share, centre, spread in model.crests:
         sigma = math.hypot(spread, sigma_mm)
         usual = _worn_density(centre, sigma, wear_mm, reading_mm)
-        more = _worn_density(centre, sigma, FAR_WORN * wear_mm, reading_mm)
+        # Of a taper nobody knows where along it was measured: that is more than its crests wear.
+        most_mm = math.inf if model.tapered else WORN_PITCHES * model.pitch
+        far_mm = max(wear_mm, min(FAR_WORN * wear_mm, most_mm))
+        more = _worn_density(centre, sigma, far_mm, reading_mm)
         density += share * ((1 - FAR_WORN_SHARE) * usual + FAR_WORN_SHARE * more)
     return density
 

@@ -48,9 +48,10 @@ class Specimen:
     outside_mm: float
     leaf: dict[str, str]
 
-    def typed(self) -> dict[str, str]:
-        """Evidence of diameter, leaf and origin."""
-        return {"outside": f"{self.outside_mm:.2f} mm", "origin": self.origin, **self.leaf}
+    def typed(self, *, foreign: bool = False) -> dict[str, str]:
+        """Evidence of diameter, leaf and origin; the leaf of the other system where that is all there is."""
+        leaf = foreign_leaf(self.thread) if foreign else self.leaf
+        return {"outside": f"{self.outside_mm:.2f} mm", "origin": self.origin, **leaf}
 
 
 @cache
@@ -76,6 +77,15 @@ def _leaf(thread: Thread, chance: random.Random) -> dict[str, str]:
     leaves += [("pitch", f"{pitch:g} mm", pitch) for pitch in METRIC_LEAVES]
     leaves.sort(key=lambda leaf: abs(leaf[2] / thread.pitch_mm - 1))
     field, text, _ = leaves[1 if chance.random() < NEIGHBOUR else 0]
+    return {field: text}
+
+
+def foreign_leaf(thread: Thread) -> dict[str, str]:
+    """What somebody types who has the leaves of the other system alone: the one that comes nearest."""
+    metric = [("pitch", f"{pitch:g} mm", pitch) for pitch in METRIC_LEAVES]
+    inch = [("tpi", f"{tpi:g}", 25.4 / tpi) for tpi in INCH_LEAVES]
+    leaves = inch if thread.unit == "mm" else metric
+    field, text, _ = min(leaves, key=lambda leaf: abs(leaf[2] / thread.pitch_mm - 1))
     return {field: text}
 
 
