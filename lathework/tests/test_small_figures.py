@@ -7,22 +7,26 @@ import unittest
 
 from lathework.bench.gauge.die import advice_after
 from lathework.bench.gauge.tool import tool_advice
+from lathework.bench.size.cuts import cut_like
 from lathework.cutting.cuts import SPRING
 from lathework.cutting.roughing import rough_depth
 from lathework.dies import scale, setting
+from lathework.dies.aim import aim_inside
 from lathework.figures import PRACTICE, Figure
 from lathework.gauging.sized import judge_size, uncertainty
 from lathework.gauging.verdicts import Verdict
 from lathework.methods.die_holdings.by_stock import GUIDE_BUSH
 from lathework.methods.infeed import pass_count
+from lathework.methods.tool_form import ROOT_RADIUS
 from lathework.methods.ways.contract import Machine, Wanted
 from lathework.methods.ways.dies import DieWay
+from lathework.planning.steps.measures import PLAIN_TOLERANCE_MM, keyway
 from lathework.planning.steps.threads.threading_tool import try_from
 from lathework.shop.lathe_facts import Dial
 from lathework.shop.metals import materials
 from lathework.tests.samples import PLUG, bore, plan, section
 from lathework.threads.designation import read_designation
-from lathework.threads.limits import external_limits
+from lathework.threads.limits import external_limits, internal_limits
 from lathework.units import LengthUnit
 
 
@@ -159,3 +163,39 @@ class OfWays(unittest.TestCase):
             )
             words = " ".join(DieWay(GUIDE_BUSH).merits(wanted))
             self.assertEqual("straight" in words, straight, words)
+
+
+class OfSizes(unittest.TestCase):
+    def test_a_tap_without_a_bolt_of_its_class(self) -> None:
+        """M8 6H, 7.188 to 7.348 (ISO 965-1): a screw is supposed as wide a class right under it, 7.028 to 7.188."""
+        nut = internal_limits(read_designation("M8"))
+        assert nut is not None
+        aim = aim_inside(nut, None)
+        self.assertAlmostEqual(aim.clearance_mm, 7.348 - 7.028, places=3)
+        self.assertAlmostEqual(aim.tightest_mm, 7.268 - 7.188, places=3)
+        self.assertAlmostEqual(aim.nuts_mm, 0.160, places=3)
+
+    def test_the_largest_root_of_a_sixty_degree_thread(self) -> None:
+        """A sixth of the sharp triangle's height, √3 ÷ 2 pitches (ISO 68-1)."""
+        self.assertAlmostEqual(ROOT_RADIUS[60.0], math.sqrt(3) / 2 / 6, places=6)
+
+    def test_a_keyway_is_hardly_over_its_size(self) -> None:
+        """Half the band of a plain size over it, and a tenth of a millimetre under."""
+        band = keyway(10.0, 16.0).target
+        self.assertAlmostEqual(band.high_mm - 10.0, PLAIN_TOLERANCE_MM / 2)
+        self.assertAlmostEqual(10.0 - band.low_mm, 0.1)
+
+    def test_a_blank_may_be_a_twentieth_of_a_pitch_small(self) -> None:
+        """3/8-16: its class would let it go to 0.3643 in (ASME B1.1), a twentieth of 1/16 is nearer."""
+        target = next(step for step in plan().operations if step.key == "turn:s1").dimensions[0].target
+        self.assertAlmostEqual(target.aim_mm - target.low_mm, 25.4 / 16 / 20, places=6)
+        self.assertGreater(target.low_mm, 0.3643 * 25.4)
+
+    def test_cuts_are_alike_by_how_far_the_work_stands_out(self) -> None:
+        """In whole diameters of the bar."""
+        made = plan({"setup.machine": "m1"})
+        step = next(step for step in made.operations if step.key == "turn:s1")
+        like, chucking = cut_like(made, step), made.chuckings[step.chucking - 1]
+        assert like is not None
+        self.assertEqual(like.out, round(chucking.worked_mm / chucking.bar_mm))
+        self.assertLess(like.out, 10)
