@@ -7,6 +7,7 @@ import random
 import unittest
 from collections.abc import Callable
 
+import numpy as np
 from hypothesis import given
 from hypothesis import strategies as st
 
@@ -14,7 +15,17 @@ from lathework.cutting.dimension import Dimension, Target
 from lathework.cutting.next_cut import NextCut, next_cut
 from lathework.cutting.to_size.last_cuts import FINISH_MM
 from lathework.cutting.to_size.pass_made import PassMade
-from lathework.cutting.to_size.spring_back import slide_belief
+from lathework.cutting.to_size.spring_back import (
+    DIAL_MM,
+    MOVES_SPREAD,
+    READING_MM,
+    SPRINGS,
+    SPRINGS_SPREAD,
+    TOUCHED_MM,
+    WANDER_MM,
+    WANDERS_SHARE,
+    slide_belief,
+)
 from lathework.shop.lathe_facts import Dial
 from tests.long import draws
 from tests.simulation.springy_lathes import (
@@ -64,6 +75,30 @@ class Cuts(unittest.TestCase):
         held = 0.05 * (2.0 + 0.05 * 0.7)
         self.assertAlmostEqual(belief.held_mm, held, delta=0.01)
         self.assertAlmostEqual(belief.dial_for(0.5), 0.5 / 0.95 - held, delta=0.01)
+
+    def test_what_is_believed_is_what_weighed_lathes_say(self) -> None:
+        """By importance sampling: 400,000 lathes drawn from what is supposed, each cutting the same passes, weighed by
+        how well it gives the readings. No filter, and nothing made linear."""
+        passes = [PassMade(2.0, 1.93, follows=False), PassMade(0.6, 0.645), PassMade(1.5, 1.45)]
+        draw = np.random.default_rng(5)
+        count = 400_000
+        share, moves = draw.normal(SPRINGS, SPRINGS_SPREAD, count), draw.normal(1, MOVES_SPREAD, count)
+        size, held = draw.normal(0, READING_MM, count), draw.normal(0, TOUCHED_MM, count)
+        weight, read = np.zeros(count), 0.0
+        for made in passes:
+            depth = moves * (made.dialled_mm + draw.normal(0, DIAL_MM, count)) + held
+            spread = np.hypot(WANDER_MM, WANDERS_SHARE * depth)
+            held = share * depth + draw.normal(0, 1, count) * spread
+            size, read = size - depth + held, read - made.came_off_mm
+            weight -= (read - size) ** 2 / READING_MM**2 / 2
+        likely = np.exp(weight - weight.max())
+        belief = slide_belief(passes, stands=True)
+        told = {"share": belief.share, "moves": belief.moves, "held": belief.held_mm}
+        for name, drawn in (("share", share), ("moves", moves), ("held", held)):
+            mean = float((likely * drawn).sum() / likely.sum())
+            within = math.sqrt(float((likely * (drawn - mean) ** 2).sum() / likely.sum()))
+            with self.subTest(name):
+                self.assertAlmostEqual(told[name], mean, delta=0.25 * within)
 
     def test_the_same_dial_again_where_the_spring_does_it(self) -> None:
         """A deep cut that left a hair: the tool holds more than that against the work, and nothing more is dialled."""

@@ -14,6 +14,11 @@ ELSEWHERE = "Earlier cuts used, from this lathe, material, tool and stick-out: {
 SPRING_NOTE = "Tool and work give way under a cut. What sprang away is still there at the next."
 
 
+def _of_the_slide(belief: SlideBelief) -> tuple[Given, ...]:
+    """What is believed of the slide, as inputs."""
+    return Given("share that springs", belief.share), Given("movement per dialled", belief.moves)
+
+
 def left_to_come_off(last_mm: Millimetres, dimension: Dimension, unit: LengthUnit) -> Figure:
     """What is left to come off, or to go."""
     aim_mm, sign = dimension.target.aim_mm, -1 if dimension.grows else 1
@@ -23,8 +28,13 @@ def left_to_come_off(last_mm: Millimetres, dimension: Dimension, unit: LengthUni
         unit,
         "target − last reading" if dimension.grows else "last reading − target",
         PRACTICE,
-        (Given("last reading", convert(last_mm, "mm", unit), unit), Given("target", convert(aim_mm, "mm", unit), unit)),
+        _given(unit, last_reading=last_mm, target=aim_mm),
     )
+
+
+def _given(unit: LengthUnit, **lengths_mm: Millimetres) -> tuple[Given, ...]:
+    """Lengths as inputs in a `unit`, by their names with spaces."""
+    return tuple(Given(name.replace("_", " "), convert(mm, "mm", unit), unit) for name, mm in lengths_mm.items())
 
 
 def _moves(dimension: Dimension, dial: Dial) -> tuple[str, str, float]:
@@ -44,15 +54,12 @@ def plainly_dialled(
     """What to dial for a `wanted` cut from the last reading to a size (`told_mm`), where nothing springs."""
     words, half, by = _moves(dimension, dial)
     ends = ("next size", "last reading") if dimension.grows else ("last reading", "next size")
-    inputs = [
-        Given("last reading", convert(last_mm, "mm", unit), unit),
-        Given("next size", convert(told_mm, "mm", unit), unit),
-    ]
+    inputs = _given(unit, last_reading=last_mm, next_size=told_mm)
     formula = f"({ends[0]} − {ends[1]}){half}"
     if wanted.state == "rough":
-        inputs.append(Given("most per cut", convert(dimension.most_mm, "mm", unit), unit))
+        inputs += _given(unit, most_per_cut=dimension.most_mm)
         formula = f"smallest of (most per cut, {ends[0]} − {ends[1]}){half}"
-    return Figure(words, convert(wanted.dialled_mm, "mm", unit) / by, unit, formula, PRACTICE, tuple(inputs))
+    return Figure(words, convert(wanted.dialled_mm, "mm", unit) / by, unit, formula, PRACTICE, inputs)
 
 
 def dialled(
@@ -77,12 +84,13 @@ def dialled(
     ends = "next size − last reading" if dimension.grows else "last reading − next size"
     most = ["most per cut"] if stands else ["most per cut", ends]
     by_spring = f"(({ends} + size over the reading) ÷ (1 − share that springs) − spring) ÷ movement per dialled"
-    lengths: tuple[tuple[str, Millimetres], ...] = (
-        ("last reading", last_mm),
-        ("next size", told_mm),
-        ("size over the reading", belief.over_mm),
-        ("spring", belief.held_mm),
-        ("most per cut", dimension.most_mm),
+    lengths = _given(
+        unit,
+        last_reading=last_mm,
+        next_size=told_mm,
+        size_over_the_reading=belief.over_mm,
+        spring=belief.held_mm,
+        most_per_cut=dimension.most_mm,
     )
     return Figure(
         words,
@@ -90,11 +98,7 @@ def dialled(
         unit,
         f"smallest of ({', '.join([*most, by_spring])}){half}",
         STATE_SPACE,
-        (
-            *(Given(name, convert(mm, "mm", unit), unit) for name, mm in lengths),
-            Given("share that springs", belief.share),
-            Given("movement per dialled", belief.moves),
-        ),
+        (*lengths, *_of_the_slide(belief)),
         note=SPRING_NOTE,
     )
 
@@ -104,11 +108,8 @@ def expected(
 ) -> Figure:
     """What the next reading will be once so much is dialled."""
     sign, words = (1, "+") if grows else (-1, "−")
-    lengths = (
-        ("last reading", last_mm),
-        ("cut", dialled_mm),
-        ("spring", belief.held_mm),
-        ("size over the reading", belief.over_mm),
+    lengths = _given(
+        unit, last_reading=last_mm, cut=dialled_mm, spring=belief.held_mm, size_over_the_reading=belief.over_mm
     )
     return Figure(
         "expect",
@@ -117,20 +118,14 @@ def expected(
         f"last reading {words} ((1 − share that springs) × (movement per dialled × cut + spring) − "
         "size over the reading)",
         STATE_SPACE,
-        (
-            *(Given(name, convert(mm, "mm", unit), unit) for name, mm in lengths),
-            Given("share that springs", belief.share),
-            Given("movement per dialled", belief.moves),
-        ),
+        (*lengths, *_of_the_slide(belief)),
     )
 
 
 def give_or_take(outlook: Outlook, unit: LengthUnit) -> Figure:
     """How far the next size may be off: one standard deviation."""
-    lengths = (
-        ("unknown of the lathe", outlook.unknown_mm),
-        ("dial", outlook.dial_mm),
-        ("wander of a cut", outlook.wander_mm),
+    lengths = _given(
+        unit, unknown_of_the_lathe=outlook.unknown_mm, dial=outlook.dial_mm, wander_of_a_cut=outlook.wander_mm
     )
     return Figure(
         "± uncertainty",
@@ -138,10 +133,7 @@ def give_or_take(outlook: Outlook, unit: LengthUnit) -> Figure:
         unit,
         "√(unknown of the lathe² + dial² + wander of a cut²) × how far cuts stray",
         STATE_SPACE,
-        (
-            *(Given(name, convert(mm, "mm", unit), unit) for name, mm in lengths),
-            Given("how far cuts stray", outlook.stray),
-        ),
+        (*lengths, Given("how far cuts stray", outlook.stray)),
         note="One standard uncertainty: two thirds of all cuts are within it.",
     )
 

@@ -14,7 +14,7 @@ TORQUES = ("torque", "holds")
 LEFT: Mapping[Code, str] = {
     "bar-over-bore": "This bar ({bar}) does not fit the spindle bore ({bore}). Saw it into lengths that the jaws "
     "can hold.",
-    "bar-springs": "A boring bar that fits {hole} springs over {deep}. Take light cuts and two spring passes, or "
+    "bar-springs": "A boring bar that fits {hole} springs over {deep}. Take light cuts, the last two alike, or "
     "use a reamer.",
     "blade-reach": "This parting blade reaches about {reach} deep; this bar needs {deep}. Part as deep as it "
     "goes and saw through with the spindle stopped, or use a wider blade.",

@@ -147,7 +147,7 @@ def bore(work: Work, chucking: Chucking, bore_work: BoreWork, depth: Figure) -> 
         edge="tip",
         cautions=(cautions.STOP_TO_MEASURE,),
         notes=(
-            "Take light cuts and a spring pass at the end: a boring bar springs.",
+            "Take light cuts, the last two alike: a boring bar springs.",
             CHATTER,
             *fit_notes(fit, limits, inside=True),
         ),
