@@ -19,7 +19,7 @@ LENGTH_SLACK_MM = 0.25
 """How far a length along a worn or hand-made part strays (practice)."""
 MOST_OVER_MM, MOST_WORN_PITCHES, MOST_WEARS = 0.25, 0.4, 3.0
 """How far over a crest a reading may lie in mm, and how far under, in pitches and in usual wears (practice)."""
-_MOST, _MOST_THREADS = 3, 4
+_MOST, _MOST_THREADS, _OF_EACH_UNIT = 3, 4, 2
 _LEAST_WEIGHT = 0.02
 #: How usual a size is: whole and half units come first (practice).
 _INCH_STEPS = ((2, 1.0), (4, 0.9), (8, 0.8), (16, 0.6), (32, 0.3), (64, 0.12))
@@ -69,6 +69,18 @@ def _sizes(reading_mm: float) -> Iterator[tuple[str, float, float]]:
                 yield f"{count * step:g} mm", count * step, usual
 
 
+def _of_both_units(threads: list[Nominal]) -> list[Nominal]:
+    """The likeliest threads, the likeliest first, some of each unit: four inch names of one size hide no metric one."""
+    inch = {thread.designation: thread.unit == "in" for thread in library()}
+    some = [
+        thread
+        for unit in (True, False)
+        for thread in [one for one in threads if inch[one.typed] is unit][:_OF_EACH_UNIT]
+    ]
+    rest = [thread for thread in threads if thread not in some]
+    return sorted([*some, *rest[: _MOST_THREADS - len(some)]], key=lambda one: -one.weight)
+
+
 def _threads() -> Iterator[tuple[str, float, float]]:
     """Parallel threads by their crest: the everyday series before the rest."""
     for thread in library():
@@ -93,14 +105,16 @@ def nominals(reading_mm: float, *, along: bool = False, thread: bool = False) ->
     """Sizes that a reading of `reading_mm` (millimetres) may have meant, likeliest first; three, or four threads.
 
     A diameter is taken as worn (under its size by 0.15 mm on average), a length `along` the part as straying either
-    way; `thread` looks among threads by their crest instead. Source: practice.
+    way; `thread` looks among threads by their crest instead, of either unit. Source: practice.
 
     >>> [n.typed for n in nominals(0.369 * 25.4)][0]
     '3/8 in'
+    >>> "M8" in [n.typed for n in nominals(7.9, thread=True)]
+    True
     """
     found = [
         Nominal(typed, mm, mm - reading_mm, _weight(mm - reading_mm, usual, along=along))
         for typed, mm, usual in (_threads() if thread else _sizes(reading_mm))
     ]
-    most = _MOST_THREADS if thread else _MOST
-    return tuple(sorted((n for n in found if n.weight > _LEAST_WEIGHT), key=lambda n: -n.weight)[:most])
+    likely = sorted((one for one in found if one.weight > _LEAST_WEIGHT), key=lambda one: -one.weight)
+    return tuple(_of_both_units(likely) if thread else likely[:_MOST])

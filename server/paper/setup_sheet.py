@@ -51,7 +51,8 @@ def _passes(operation: Operation, unit: LengthUnit) -> list[str]:
         return []
     cuts = [figure_text(figure, unit) for figure in operation.passes]
     spring = f"; spring pass at {cuts.pop()}" if operation.passes[-1].name == SPRING else ""
-    return [f"{'Dial' if operation.kind == 'screwcut' else 'Cuts to'} {', '.join(cuts)}{spring}."]
+    to = "Dial" if operation.kind == "screwcut" else "Cut to" if len(cuts) == 1 else "Cuts to"
+    return [f"{to} {', '.join(cuts)}{spring}."]
 
 
 def _remarks(number: int, operation: Operation, unit: LengthUnit, said: dict[str, int]) -> list[str]:
