@@ -12,7 +12,7 @@ AGAIN_MM, PLAIN_MM, PLAIN_SHARE = 0.015, 0.05, 0.03
 cut (practice)."""
 LEAST_MM = 0.01
 """No reading is expected closer than this (practice)."""
-UNSAID, SAID, OFTEN, AGAIN = 0.25, 0.02, 0.8, 0.3
+UNSAID, SAID, SKIPPING, AGAIN = 0.25, 0.02, 0.8, 0.3
 """How often a reading is not the next one in turn: where nobody said what was dialled, where somebody did, where that
 happened here before, and on size (practice): several cuts are made between two readings."""
 ROUND_MM, BACK_MM = 0.1, 0.02
@@ -36,7 +36,7 @@ def expected_reading(size: SizeNow, dialled_mm: Millimetres | None) -> Expected 
     if cut.dial is None:
         return Expected(last, AGAIN_MM, last - ROUND_MM, last + ROUND_MM, AGAIN)
     dialled = cut.cut_mm if dialled_mm is None else dialled_mm
-    anywhere = SAID if dialled_mm is not None else OFTEN if cut.astray else UNSAID
+    anywhere = SAID if dialled_mm is not None else SKIPPING if cut.astray else UNSAID
     if dimension.move in LEARNED and cut.expect is not None and cut.give_or_take is not None:
         expected = _mm(cut.expect.value, cut.expect.unit) + sign * (dialled - cut.cut_mm)
         spread = max(LEAST_MM, _mm(cut.give_or_take.value, cut.give_or_take.unit))

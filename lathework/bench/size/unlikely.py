@@ -22,7 +22,7 @@ FAR = 3.8
 """Standard deviations past which a reading is asked about though no slip explains it (practice)."""
 CLOSE_MM = 0.04
 """How close to such a size a reading is: a standard deviation (practice)."""
-OFTEN = 0.1
+ELSEWHERE_OFTEN = 0.1
 """Share of readings that may be anywhere, from which distance alone is no reason to ask."""
 MOST_NAMED = 2
 
@@ -51,7 +51,7 @@ class Expected:
 
     def far(self, size_mm: Millimetres) -> bool:
         """Whether a size is far from what is expected, where every cut is said."""
-        return self.elsewhere < OFTEN and abs(size_mm - self.aim_mm) > FAR * self.spread_mm
+        return self.elsewhere < ELSEWHERE_OFTEN and abs(size_mm - self.aim_mm) > FAR * self.spread_mm
 
 
 def _odds(read: Length, expected: Expected, meant: Sequence[Meant]) -> list[tuple[float, Meant]]:
