@@ -17,7 +17,7 @@ from lathework.dies.aim import Aim
 from lathework.dies.scale import SCREW, By, Scale
 from lathework.dies.trial import Forecast, Trial, limits_said, nut_verdict
 from lathework.gauging.tried import Gauge
-from lathework.gauging.verdicts import NutVerdict, told_metal
+from lathework.gauging.verdicts import NutVerdict
 
 OFFSETS_MM: dict[By, float] = {"screw": 0.012, "graduations": 0.012, "tap": 0.0}
 OFFSET_SPREAD_MM = 0.03
@@ -45,8 +45,6 @@ WEARS_MM, LOST, SEATED_MM, SURPRISED_MM = 0.0015, 0.3, 0.015, 0.03
 far it may be off once it was seated anew, and where what it cut is a surprise: standard deviations (practice)."""
 UNSAID = 0.5
 """How far from its mark a die may stand of which nobody said where: a share of what it moves at most (practice)."""
-TIGHT_PASSES = 0.6
-"""How much seldomer a nut that has stopped a thread lets the next pass that is too large (practice)."""
 SURPRISES = 0.003
 """Chance under which what was seen is a surprise (practice)."""
 LATEST = 3
@@ -158,8 +156,7 @@ class Belief:
         mean, variance, _ = self._seen(weights, noise)
         law = NormalDist(mean, math.sqrt(variance))
         chance = law.cdf(high) - law.cdf(low)
-        if chance < SURPRISES:
-            self._takes_surprise(chance, start)
+        if self._takes_surprise(chance, start):
             mean, variance, _ = self._seen(weights, noise)
             law = NormalDist(mean, math.sqrt(variance))
         self._take(weights, noise, *_cut_off(law, low, high))
@@ -178,12 +175,14 @@ class Belief:
     def _widen(self, place: int, spread_mm: float) -> None:
         self.covariances[place][place] += spread_mm**2
 
-    def _takes_surprise(self, chance: float, start: str) -> None:
-        """What was all but impossible: the die does not stand where it did, or this thread is an odd one. Which, the
-        next says."""
-        if chance < SURPRISES:
+    def _takes_surprise(self, chance: float, start: str) -> bool:
+        """Whether what was seen was all but impossible: then the die does not stand where it did, or this thread is an
+        odd one. Which, the next says."""
+        surprise = chance < SURPRISES
+        if surprise:
             self._widen(4 + self.also.index(f"start {start}") if start else _OFFSET, SURPRISED_MM)
             self._widen(_THREAD, SURPRISED_MM)
+        return surprise
 
     def learn(self, trial: Trial) -> Forecast:
         """Learn from one thread: from its measured size, else from the verdict. What that thread itself is."""
@@ -224,9 +223,7 @@ class Belief:
         half, law = self.aim.half_mm, NormalDist(forecast.off_mm, forecast.spread_mm)
         too_large, _ = _cut_off(law, half, math.inf)
         place = self._mate(last.tried if last is not None else "")
-        passes = 1 - NormalDist(self.means[place], math.sqrt(self.covariances[place][place])).cdf(too_large)
-        # A nut that has just stopped a thread is no loose one.
-        return passes * (TIGHT_PASSES if last is not None and told_metal(last.verdict) == "over" else 1.0)
+        return 1 - NormalDist(self.means[place], math.sqrt(self.covariances[place][place])).cdf(too_large)
 
     def _told(self, eighths: float, mean: float, variance: float) -> Forecast:
         law, half = NormalDist(mean, math.sqrt(variance)), self.aim.half_mm

@@ -12,12 +12,13 @@ from lathework.bench.size.size_now import Judged, SizeNow
 from lathework.cutting.dimension import Measured, came_off
 from lathework.cutting.next_cut import NextCut
 from lathework.cutting.to_size.last_cuts import CutState
+from lathework.planning.threads.thread_work import in_mm
 
 
 @answer
 class CutShown:
     """The next cut, and its state in `words` where nothing is to be cut; `ratio` what the dial moves per dialled and
-    `spring` what the tool holds against the work, where that is learned."""
+    `spring` what the tool holds against the work, where that is learned and worth looking at."""
 
     state: CutState
     words: str
@@ -54,6 +55,8 @@ class SizeNowShown:
     next: NextAct
 
 
+SEEN_MM = 0.01
+"""A spring of less is nothing that anybody would look at (practice)."""
 _WORDS: dict[tuple[CutState, bool], str] = {
     ("on-size", False): "On size",
     ("on-size", True): "On size",
@@ -70,7 +73,7 @@ def _cut(cut: NextCut, *, grows: bool) -> CutShown:
         dial=maybe_shown(cut.dial),
         left=figure_shown(cut.left),
         ratio=maybe_shown(cut.ratio),
-        spring=maybe_shown(cut.spring),
+        spring=maybe_shown(cut.spring) if cut.spring is not None and in_mm(cut.spring) >= SEEN_MM else None,
         expect=maybe_shown(cut.expect),
         give_or_take=maybe_shown(cut.give_or_take),
         then=cut.then,

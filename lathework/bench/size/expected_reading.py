@@ -5,7 +5,8 @@ from __future__ import annotations
 from lathework.bench.size.size_now import SizeNow
 from lathework.bench.size.unlikely import Expected
 from lathework.cutting.dimension import LEARNED
-from lathework.units import LengthUnit, Millimetres, convert
+from lathework.planning.threads.thread_work import in_mm
+from lathework.units import Millimetres
 
 AGAIN_MM, PLAIN_MM, PLAIN_SHARE = 0.015, 0.05, 0.03
 """How far a size is off that is measured again, and one that is cut without a learned spring, with that share of the
@@ -17,11 +18,6 @@ UNSAID, SAID, SKIPPING, AGAIN = 0.25, 0.02, 0.8, 0.3
 happened here before, and on size (practice): several cuts are made between two readings."""
 ROUND_MM, BACK_MM = 0.1, 0.02
 """How far past its aim, and back over the last reading, one may be (practice)."""
-
-
-def _mm(value: float, unit: str) -> Millimetres:
-    told: LengthUnit = "in" if unit == "in" else "mm"
-    return convert(value, told, "mm")
 
 
 def expected_reading(size: SizeNow, dialled_mm: Millimetres | None) -> Expected | None:
@@ -38,8 +34,8 @@ def expected_reading(size: SizeNow, dialled_mm: Millimetres | None) -> Expected 
     dialled = cut.cut_mm if dialled_mm is None else dialled_mm
     anywhere = SAID if dialled_mm is not None else SKIPPING if cut.astray else UNSAID
     if dimension.move in LEARNED and cut.expect is not None and cut.give_or_take is not None:
-        expected = _mm(cut.expect.value, cut.expect.unit) + sign * (dialled - cut.cut_mm)
-        spread = max(LEAST_MM, _mm(cut.give_or_take.value, cut.give_or_take.unit))
+        expected = in_mm(cut.expect) + sign * (dialled - cut.cut_mm)
+        spread = max(LEAST_MM, in_mm(cut.give_or_take))
     else:
         expected, spread = last + sign * dialled, PLAIN_MM + PLAIN_SHARE * dialled
     low, high = min(low, expected), max(high, expected)

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
+from collections.abc import Iterator, Mapping
 from dataclasses import replace
 
 from lathework.bench.entry import made_of
@@ -66,30 +66,37 @@ def as_found(plan: Plan, step: Operation, tally: Tally) -> Operation:
     if not measured or step.kind in KEPT:
         return step
     again = next((one for one in operations_as_measured(plan, measured) if one.key == step.key), None)
-    own = measured.get(made_of(step.key), next(iter(measured.values())) if len(set(measured.values())) == 1 else None)
-    if again is None or (again.figures == step.figures and _starts(again) == _starts(step) and step.kind != "taper"):
+    if again is None:
+        return step
+    dimensions = tuple(_begun(plan, step, again, measured))
+    if again.figures == step.figures and [one.start_mm for one in dimensions] == [
+        one.start_mm for one in step.dimensions
+    ]:
         return step
     figures, notes = dict(again.figures), again.notes
+    own = measured.get(made_of(step.key), next(iter(measured.values())) if len(set(measured.values())) == 1 else None)
     if own is not None:
         unit = plan.job.unit
         figures["measured"] = Figure(
             "as measured", convert(own, "mm", unit), unit, "as measured", AS_TYPED, kind="typed"
         )
         notes = (BEGINS, *notes)
-    aims = {dimension.measured: dimension.target for dimension in step.dimensions}
-    planned = _planned_mm(plan, step)
-    dimensions = tuple(
-        replace(
-            dimension,
-            target=aims.get(dimension.measured, dimension.target),
-            # What follows the blank as it was planned, like the taper of a pipe thread, begins at it all the same.
-            start_mm=own
-            if own is not None and planned is not None and abs(dimension.start_mm - planned) < _ALIKE_MM
-            else dimension.start_mm,
-        )
-        for dimension in again.dimensions
-    )
     return replace(step, figures=figures, passes=again.passes, dimensions=dimensions, notes=notes)
+
+
+def _begun(plan: Plan, step: Operation, again: Operation, measured: Mapping[str, float]) -> Iterator[Dimension]:
+    """The sizes of a step that was worked out `again`: aimed at as planned, begun at what was measured.
+
+    What follows the blank as it was planned, like the taper of a pipe thread, begins at that section's own size all the
+    same; what another section measured is none of its own.
+    """
+    aims = {dimension.measured: dimension.target for dimension in step.dimensions}
+    own, planned = measured.get(made_of(step.key)), _planned_mm(plan, step)
+    for dimension in again.dimensions:
+        target, start = aims.get(dimension.measured, dimension.target), dimension.start_mm
+        if own is not None and planned is not None and abs(start - planned) < _ALIKE_MM:
+            start = own
+        yield replace(dimension, target=target, start_mm=start)
 
 
 def without_planned_verdict(plan: Plan, step: Operation, tally: Tally) -> Operation:
@@ -108,7 +115,3 @@ def _planned_mm(plan: Plan, step: Operation) -> float | None:
     """The planned diameter, in millimetres, of the section that a step works on; None where it works on none."""
     placed = (one for chucking in plan.chuckings for one in chucking.placed)
     return next((one.turned_mm for one in placed if one.section.id == made_of(step.key)), None)
-
-
-def _starts(step: Operation) -> tuple[float, ...]:
-    return tuple(dimension.start_mm for dimension in step.dimensions)

@@ -23,7 +23,7 @@ SMALLER_MM = 0.01
 MOST_PLUNGES = 3
 """Widths of the blade up to which a neck is plunged, side by side (practice)."""
 NECK_TOOL = "knife ground to clear both shoulders"
-IN_CUTS = "Take several cuts, each fed in at the same place. Repeat the last dial setting before a light finishing cut."
+IN_CUTS = "Take several cuts, each fed in at the same place. Make the last two alike."
 
 
 def in_front_mm(chucking: Chucking, placed: Placed) -> float:

@@ -53,12 +53,10 @@ const small = computed<{ label: string; figure: Figure }[]>(() => {
     { label: 'still to come off', figure: props.cut.left },
     ...(speed ? [{ label: 'speed', figure: speed }] : []),
     ...(stop ? [{ label: 'stop at Z', figure: stop }] : []),
-    ...(springs(props.cut.spring) ? [{ label: 'spring left in', figure: props.cut.spring! }] : []),
+    ...(props.cut.spring ? [{ label: 'spring left in', figure: props.cut.spring }] : []),
   ]
   return props.brief ? beside.slice(0, 2) : beside
 })
-/** A spring of less than a hundredth of a millimetre is nothing that anybody would look at. */
-const springs = (spring: Figure | null) => spring !== null && Math.abs(Number(spring.shown.mm.text)) >= 0.01
 const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : figure)
 </script>
 

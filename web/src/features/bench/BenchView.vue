@@ -33,6 +33,8 @@ import { useBench } from '@/features/bench/useBench'
 import { type Does, useBenchAction } from '@/features/bench/useBenchAction'
 import { useSettledHere } from '@/features/bench/useSettledHere'
 import { useRest } from '@/features/bench/useRest'
+import ZeroKept from '@/features/bench/ZeroKept.vue'
+import { useUnlikely } from '@/features/bench/useUnlikely'
 import { useArrivals } from '@/features/bench/useArrivals'
 import { useBenchKeys } from '@/features/bench/useBenchKeys'
 import { useAwake } from '@/features/bench/useAwake'
@@ -119,6 +121,7 @@ function toField(event: KeyboardEvent) {
 }
 
 async function read(by = '', sure = false) {
+  sentBy.value = by
   const measured = size.value?.measured ?? ''
   const said = { reading: typed.value, dialled: dialled.value, unit: unit.value, measured, by, sure }
   if (!(await record({ kind: 'reading', ...said }))) return
@@ -126,13 +129,8 @@ async function read(by = '', sure = false) {
   if (typed.value === said.reading) typed.value = ''
   if (dialled.value === said.dialled) dialled.value = ''
 }
-/** A reading is asked about for as long as it stands in its field. */
-const asked = ref('')
-watch(problem, () => (asked.value = typed.value))
-const unlikely = computed(() => {
-  const error = problem.value?.of('reading')
-  return error?.code === 'unlikely' && (gauging.value || asked.value === typed.value) ? error : undefined
-})
+const sentBy = ref('')
+const { unlikely, by: askedOf } = useUnlikely(problem, typed, sentBy)
 /** What was meant by an unlikely reading is read in its place. */
 function meant(text: string) {
   typed.value = text
@@ -315,7 +313,7 @@ void load()
         :typed="typed"
         :busy="busy"
         @meant="meant"
-        @sure="read('', true)"
+        @sure="read(askedOf, true)"
       />
       <SettleField
         v-if="asking === 'reason'"
@@ -337,29 +335,11 @@ void load()
         @say="say"
         @close="asking = ''"
       />
-      <div
+      <ZeroKept
         v-else-if="bench.zero && bench.asks_keeping && open && !gated"
-        class="keeps"
-        role="group"
-        aria-label="Tool zeros"
-      >
-        <p>When you change tools and change back, is the first tool's zero still good?</p>
-        <BusyButton
-          color="secondary"
-          size="x-large"
-          :busy="busy"
-          @click="record({ kind: 'zero', keeps: 'kept' })"
-          >Touched off. The zero stays good.</BusyButton
-        >
-        <BusyButton
-          color="secondary"
-          variant="outlined"
-          size="x-large"
-          :busy="busy"
-          @click="record({ kind: 'zero', keeps: 'each' })"
-          >Touched off. I touch off every time.</BusyButton
-        >
-      </div>
+        :busy="busy"
+        @keeps="record({ kind: 'zero', keeps: $event })"
+      />
       <form
         v-else-if="action && open && !gated"
         class="act"

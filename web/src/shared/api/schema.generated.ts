@@ -2548,7 +2548,7 @@ export interface components {
         /**
          * CutShown
          * @description The next cut, and its state in `words` where nothing is to be cut; `ratio` what the dial moves per dialled and
-         *     `spring` what the tool holds against the work, where that is learned.
+         *     `spring` what the tool holds against the work, where that is learned and worth looking at.
          */
         CutShown: {
             dial: components["schemas"]["FigureShown"] | null;
