@@ -64,6 +64,8 @@ export function useDocument(id: number, asked: () => number) {
   let request = 0
 
   function take(fresh: Job) {
+    // An answer under way is about what stood here before.
+    request++
     job.value = fresh
     plan.value = fresh.plan
     draft.value = structuredClone(fresh.document)

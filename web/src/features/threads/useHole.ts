@@ -6,6 +6,9 @@ import { useLive } from '@/shared/api/useLive'
 
 const isText = (value: unknown): value is string => typeof value === 'string'
 
+/** What stands after the last drill while the next one is typed. */
+const UNFINISHED = /[\s,;]+$/
+
 /** The tapped hole of a thread, for the drills the shop owns: its drills and metals stay from thread to thread. */
 export function useHole(thread: () => string, internalClass: () => string) {
   /** Drills that were understood; what was refused is neither kept nor offered to the shop. */
@@ -36,7 +39,7 @@ export function useHole(thread: () => string, internalClass: () => string) {
     if (kept.value === drills.value) kept.value = ''
   })
   watch(found, () => {
-    if (!wrong.value && !problem.value) kept.value = drills.value
+    if (!wrong.value && !problem.value) kept.value = drills.value.replace(UNFINISHED, '')
   })
   return { found, problem, drills, wrong, metal, bolt, typed }
 }
