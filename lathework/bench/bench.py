@@ -2,15 +2,17 @@
 
 from __future__ import annotations
 
-from collections.abc import Collection, Mapping, Sequence
+from collections.abc import Mapping, Sequence
 from copy import deepcopy
 from dataclasses import dataclass
 from typing import Literal
 
 from lathework.bench.due import Due, due
 from lathework.bench.entry import die_of
+from lathework.bench.gauge.contradiction import contradiction
 from lathework.bench.gauge.die import Memory, Preset, known_as, known_of, scale_of
 from lathework.bench.gauge.die_advice import advised, preset_of
+from lathework.bench.gauge.die_in_use import die_id, thread_of
 from lathework.bench.gauge.thread import found_cause, offered, sized, why_it_binds
 from lathework.bench.outdated import outdated_words
 from lathework.bench.put_down import Turn, may_begin, piece_after, to_do, turns
@@ -42,9 +44,11 @@ class Bench:
     die was opened here, by that id or its thread. `unread` are the cautions that must be read before anything else;
     `zero` is what to touch off first, "" when the tool's zero stands, `zeros` the same of every step by its key;
     `zeros_stay` that one of them stands for the pieces to come. `sizes` are those that can be measured of the
-    step, the one that drives its cuts first; `preset` where to set the die that runs in this step; `causes` what to
+    step, the one that drives its cuts first; `contradiction` is what to do where its gauges
+    contradict each other; `preset` where to set the die that runs in this step; `causes` what to
     look at before it is moved, `cause` what the nut was found to bind for; `due` whether the piece is to be gauged;
-    `sized` its thread as measured; `gauges` what it may be tried with, `tried` what that was last. `outdated` says what
+    `sized` its thread as measured; `gauges` what it may be tried with, `tried` what that was last and `mate` which
+    very one, `mates` those that its threads were tried with before, by their names. `outdated` says what
     was recorded for the step before the part was changed, None where everything counts. `aside` are the pieces that
     were put down, with the steps done for each; `begun` the highest number of any, `may_begin` whether one more is
     wanted beside them; `then` the piece that is taken up when the step is done, `then_scrapped` when the one in hand is
@@ -62,6 +66,7 @@ class Bench:
     verdict: Verdict | None
     adjusted: bool
     advice: Advice | None
+    contradiction: str
     preset: Preset | None
     causes: tuple[Cause, ...]
     cause: Cause | None
@@ -69,6 +74,8 @@ class Bench:
     sized: Sized | None
     gauges: tuple[Gauge, ...]
     tried: Gauge
+    mate: str
+    mates: tuple[str, ...]
     die: str
     die_id: str
     opened: Mapping[str, float]
@@ -131,6 +138,8 @@ class Bench:
         wrong = next((one.hindrance for one in self.sizes if one.hindrance), "")
         if wrong:
             return wrong
+        if self.contradiction:
+            return "The gauges contradict each other. Try a third one, or give a reason not to."
         if self.step is not None and self.step.measure == "verdict" and not self.passed and self._asked():
             return "Gauge the thread first, or give a reason not to."
         return ""
@@ -161,25 +170,10 @@ def _current(plan: Plan, tally: Tally) -> Operation | None:
     return to_do(plan, tally.done)
 
 
-def _die_id(plan: Plan, step: Operation | None) -> str:
-    """Which die of the shop `Bench.die` is: the step's own; at any other step that of the part's first thread."""
-    if step is not None and step.thread is not None:
-        return die_of(plan, step.key)
-    first = plan.job.part.thread
-    return next(
-        (section.die for section in plan.job.part.sections if first is not None and section.thread == first), ""
-    )
-
-
-def _thread_of(plan: Plan, step: Operation | None) -> str:
-    """The thread of a step; at any other that of the part's first thread, "" where it has none."""
-    thread = step.thread if step is not None and step.thread is not None else plan.job.part.thread
-    return thread.designation if thread is not None else ""
-
-
-def bench(plan: Plan, folded: Tally, memory: Memory, cuts: Cuts, placed: Collection[str] = ()) -> Bench:
+def bench(plan: Plan, folded: Tally, memory: Memory, cuts: Cuts, starts: Mapping[str, str] | None = None) -> Bench:
     """Where the part of `plan` stands after what was folded into a tally; `memory` is what dies did until now, `cuts`
-    what came off in other jobs, `placed` the dies that were said in this job to stand somewhere."""
+    what came off in other jobs, `starts` where the settings of dies are counted from that were said in this job to
+    stand somewhere."""
     tally = _settled(plan, folded)
     step = _current(plan, tally)
     step = without_planned_verdict(plan, as_found(plan, step, tally), tally) if step is not None else None
@@ -190,7 +184,8 @@ def bench(plan: Plan, folded: Tally, memory: Memory, cuts: Cuts, placed: Collect
     trials = (
         known_of(memory, die_of(plan, key), known_as(step, step.thread.designation)) if step and step.thread else ()
     )
-    asks = key not in tally.adjusted
+    asks, may = key not in tally.adjusted, offered(step) if step else ()
+    against = contradiction(step, tally.opinions.get(key, ()), may) if step and verdict else ""
     outdated = tally.outdated.get(key)
     keeping = plan.job.setup.tools if plan.job.setup.tools != "unsaid" else tally.keeping or "unsaid"
     return Bench(
@@ -204,16 +199,20 @@ def bench(plan: Plan, folded: Tally, memory: Memory, cuts: Cuts, placed: Collect
         sizes=tuple(size_now(plan, step, tally, dimension, cuts) for dimension in step.dimensions) if step else (),
         verdict=verdict,
         adjusted=key in tally.adjusted,
-        advice=advised(plan, step, verdict, tally, trials) if step and thread and verdict else None,
-        preset=preset_of(plan, step, trials, tally, placed) if step else None,
-        causes=why_it_binds(plan, step, verdict, tally) if step and verdict and asks else (),
+        # What to do with the die rests as long as its gauges contradict each other.
+        advice=advised(plan, step, verdict, tally, trials) if step and thread and verdict and not against else None,
+        contradiction=against,
+        preset=preset_of(plan, step, trials, tally, starts or {}) if step else None,
+        causes=why_it_binds(plan, step, verdict, tally) if step and verdict and asks and not against else (),
         cause=found_cause(step, tally) if step else None,
         due=due(plan, step, tally),
         sized=sized(step, tally.sizes[key]) if step and key in tally.sizes else None,
-        gauges=(may := offered(step) if step else ()),
+        gauges=may,
         tried=tally.tried if tally.tried in may else "",
-        die=_thread_of(plan, step),
-        die_id=_die_id(plan, step),
+        mate=tally.mate,
+        mates=tuple(dict.fromkeys(filter(None, (tally.mate, *(trial.mate for trial in reversed(trials)))))),
+        die=thread_of(plan, step),
+        die_id=die_id(plan, step),
         opened=tally.opened,
         unread=tuple(HAZARD_CAUTIONS[h] for h in plan.job.hazards if h not in tally.read) if step else (),
         zero=zero_of(step, tally, keeping) if step else "",

@@ -37,6 +37,11 @@ OF_A_HEAD, OF_A_TAP = "-head", "-tap"
 """What ends the word of a setting whose marks are graduations of a die head, or of an adjustable tap."""
 ENDS: dict[str, str] = {"die": "", "head": OF_A_HEAD, "tap": OF_A_TAP}
 """The same by what is set."""
+ON_SCREW = "on-screw"
+"""The word of a setting that was found on a known screw: the die just grips it."""
+Since = Literal["seated", "honed"]
+SINCE: tuple[Since, ...] = get_args(Since)
+"""What came to a die that is not a setting: it was put into its holder anew; it was honed, or has another screw."""
 CUT_AGAIN = "again"
 """The word of a setting where nothing was moved: the thread was cut further as it was."""
 _ALIKE_MM = 0.0005
@@ -75,14 +80,14 @@ class Entry:
     `value_mm` a reading of what was `measured` of the step, its diameter or another size; or a thread as measured over
     three wires of `wire_mm`, by a thread micrometer where that is None; `dialled_mm` what had been dialled on that size
     before it, `stated` where the person said so and not only the bench: from that alone is anything learned; `tried`
-    what a thread was gauged with; `within_mm` the standard uncertainty of the micrometer it was measured with, where
-    that is known; `by` the instrument that sent it, "" for what was typed; `device` what it was recorded on, as that
-    was called, "" for the machine that the program runs on; `word` a verdict, the way the die was moved,
-    what a nut bound for, or the hazards whose cautions were read; `eighths` how far its middle screw went, or where it
-    stands; `text` a note or a reason, `why` the mistake that was made, by its code. "turn-to" takes up the part it
-    belongs to. "take-up" puts the piece in hand down for its own; `then` is the piece that is taken up after it, None
-    for the one in hand or the next. `ended` says that the piece was whole with it.
-    """
+    what a thread was gauged with, `mate` the very nut or screw of that kind, or that its die was set on, by its name,
+    "" for one that has none; `within_mm` the standard uncertainty of the micrometer it was measured with, where that is
+    known; `by` the instrument that sent it, "" for what was typed; `device` what it was recorded on, as that was
+    called, "" for the machine that the program runs on; `word` a verdict, the way the die was moved, what a nut bound
+    for, or the hazards whose cautions were read; `eighths` how far its middle screw went, or where it stands; `text` a
+    note or a reason, `why` the mistake that was made, by its code. "turn-to" takes up the part it belongs to. "take-up"
+    puts the piece in hand down for its own; `then` is the piece that is taken up after it, None for the one in hand or
+    the next. `ended` says that the piece was whole with it."""
 
     kind: Kind
     piece: int
@@ -94,6 +99,7 @@ class Entry:
     wire_mm: float | None = None
     within_mm: float | None = None
     tried: Gauge = ""
+    mate: str = ""
     by: str = ""
     device: str = ""
     word: str = ""

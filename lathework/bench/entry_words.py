@@ -3,8 +3,9 @@
 from __future__ import annotations
 
 from lathework.bench.dispositions import DISPOSITIONS
-from lathework.bench.entry import CUT_AGAIN, OF_A_HEAD, OF_A_TAP, SET, Entry
+from lathework.bench.entry import CUT_AGAIN, OF_A_HEAD, OF_A_TAP, ON_SCREW, SET, Entry
 from lathework.cautions import HAZARD_NAMES
+from lathework.dies.counted_from import on_screw, stands_from
 from lathework.dies.scale import SCREW, graduated_tap, graduations
 from lathework.dies.setting import stands_words
 from lathework.gauging.causes import CAUSES, cause_of
@@ -45,9 +46,30 @@ MEASURED_WORDS: dict[str, str] = {
 """What a reading is of; a bare one is of a diameter."""
 
 
-def said(kind: str, word: str, eighths: float | None, text: str, measured: str = "") -> str:
-    """What an entry says beside its lengths: its word, its text, what was `measured`, or by how many `eighths` (a
-    number) a die was moved.
+SINCE_WORDS: dict[str, str] = {"seated": "put into its holder again", "honed": "honed, or given a new screw"}
+
+
+def _setting(word: str, eighths: float | None, mate: str) -> str:
+    """How a die was moved or set, or what came to it."""
+    if word == CUT_AGAIN:
+        return "die unchanged, thread cut further"
+    if word == ON_SCREW:
+        return f"set on {mate}: {stands_from(SCREW, eighths or 0.0, on_screw(mate))}"
+    if word in SINCE_WORDS:
+        return SINCE_WORDS[word]
+    scale, move = SCREW, word.removesuffix(OF_A_HEAD).removesuffix(OF_A_TAP)
+    if word != move:
+        scale = graduations(None) if word.endswith(OF_A_HEAD) else graduated_tap(None)
+    marks = eighths or 0.0
+    if move == SET:
+        return f"{move}: {scale.stands(marks)}"
+    turned = {"open": "close", "close": "open"}.get(move, move) if scale.by == "tap" else move
+    return f"{turned} {scale.words(marks)}"
+
+
+def said(kind: str, word: str, eighths: float | None, text: str, measured: str = "", mate: str = "") -> str:
+    """What an entry says beside its lengths: its word, its text, what was `measured`, the very `mate` of a thread, or
+    by how many `eighths` (a number) a die was moved.
 
     >>> said("setting", "close", 2.0, "")
     'close 1/4 turn'
@@ -58,22 +80,14 @@ def said(kind: str, word: str, eighths: float | None, text: str, measured: str =
         return MEASURED_WORDS.get(measured, measured)
     if kind == "verdict":
         meaning = next((m for m in MEANINGS.values() if m.code == word), None)
-        return meaning.words if meaning else word
+        told = meaning.words if meaning else word
+        return f"{told} ({mate})" if mate else told
     if kind == "cause":
         return next((cause_of(code).name for code in CAUSES if code == word), word)
     if kind == "read":
         return ", ".join(name for code, name in HAZARD_NAMES.items() if code in word.split())
     if kind == "setting":
-        if word == CUT_AGAIN:
-            return "die unchanged, thread cut further"
-        scale, move = SCREW, word.removesuffix(OF_A_HEAD).removesuffix(OF_A_TAP)
-        if word != move:
-            scale = graduations(None) if word.endswith(OF_A_HEAD) else graduated_tap(None)
-        marks = eighths or 0.0
-        if move == SET:
-            return f"{move}: {scale.stands(marks)}"
-        turned = {"open": "close", "close": "open"}.get(move, move) if scale.by == "tap" else move
-        return f"{turned} {scale.words(marks)}"
+        return _setting(word, eighths, mate)
     return text
 
 
@@ -102,7 +116,7 @@ def stood_words(cutter: str, marks: float) -> str:
 
 def entry_told(entry: Entry) -> str:
     """What was recorded, in a line: a reading in both units, else its words."""
-    told = said(entry.kind, entry.word, entry.eighths, entry.text, entry.measured)
+    told = said(entry.kind, entry.word, entry.eighths, entry.text, entry.measured, entry.mate)
     size = "" if entry.value_mm is None else "{} in, {} mm".format(*show_both(entry.value_mm, "mm"))
     return " ".join(filter(None, (KIND_WORDS[entry.kind], told, size)))
 
@@ -112,6 +126,6 @@ def entry_words(entry: Entry, typed: str) -> str:
     lengths = (entry.value_mm, entry.dialled_mm, entry.story.aim_mm if entry.value_mm is not None else None)
     shown = [" ".join(show_both(mm, "mm")) for mm in lengths if mm is not None]
     story = entry.story
-    told = said(entry.kind, entry.word, entry.eighths, entry.text, entry.measured)
+    told = said(entry.kind, entry.word, entry.eighths, entry.text, entry.measured, entry.mate)
     named = (story.title, story.part, f"piece {entry.piece}", story.thread, story.class_name, story.metal)
     return " ".join((*named, KIND_WORDS[entry.kind], told, typed, *shown))

@@ -23,7 +23,8 @@ class Gauged:
     """What a `die` did, by its id: the verdict on a thread, its blank, how far the die stood open in eighths; whether
     that `teaches` anything of its class; how far off the middle of it the pitch diameter was measured, and how
     surely (mm); what it was `tried` with; what the `cutter` was; whether the thread was judged `again`, by something
-    else; whether the die was `placed`: said to stand so. A hole's own is `inside`: no die made it."""
+    else; whether the die was `placed`: said to stand so; `mate` the very nut by its name, `on` the screw that its
+    setting is counted from, what came to the die `since` its last thread. A hole's own is `inside`: no die made it."""
 
     part: str
     piece: int
@@ -42,6 +43,9 @@ class Gauged:
     cutter: SetCutter = "die"
     again: bool = False
     placed: bool = True
+    mate: str = ""
+    on: str = ""
+    since: str = ""
 
 
 @dataclass(frozen=True, slots=True)

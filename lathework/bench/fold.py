@@ -6,9 +6,10 @@ from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass, field, replace
 from typing import Any
 
-from lathework.bench.entry import OF_EVERY_PART, OF_THE_STEP, Entry, counts
+from lathework.bench.entry import OF_EVERY_PART, OF_THE_STEP, SINCE, Entry, counts
 from lathework.bench.events import Event, PassTaken, PieceEnded
-from lathework.bench.gauge.die_history import of_the_die
+from lathework.bench.gauge.contradiction import with_opinion
+from lathework.bench.gauge.die_history import of_the_die, opinion_of
 from lathework.bench.tally import (
     PASSES_KEPT,
     READINGS_KEPT,
@@ -85,7 +86,9 @@ def _step_entry(tally: Tally, entry: Entry, step: Operation | None) -> list[Even
             events = _reading(tally, entry, step)
         case "verdict":
             tally.verdicts[entry.step] = entry.word
-            tally.tried = entry.tried
+            tally.tried, tally.mate = entry.tried, entry.mate
+            if (opinion := opinion_of(step, entry)) is not None:
+                tally.opinions[entry.step] = with_opinion(tally.opinions.get(entry.step, ()), opinion)
             tally.causes.pop(entry.step, None)
             tally.sizes.pop(entry.step, None)
             if (size := entry.thread_size) is not None:
@@ -94,11 +97,14 @@ def _step_entry(tally: Tally, entry: Entry, step: Operation | None) -> list[Even
             if verdict_passes(entry.word):
                 tally.gauged_at[entry.step] = (entry.piece, made_by(step, entry.story.die))
             tally.adjusted.discard(entry.step)
-        case "setting":
+        case "setting" if entry.word not in SINCE:
+            tally.opinions.pop(entry.step, None)
             tally.adjusted.add(entry.step)
             tally.moved_for.add(entry.step)
         case "cause":
             tally.verdicts.pop(entry.step, None)
+            # What it said was not the thread's doing.
+            tally.opinions[entry.step] = tally.opinions.get(entry.step, [])[:-1]
             tally.causes[entry.step] = entry.word
         case "zero":
             tally.zeroed[entry.step] = entry.piece
@@ -108,7 +114,7 @@ def _step_entry(tally: Tally, entry: Entry, step: Operation | None) -> list[Even
             # What will do was not as it should be: the next is looked at.
             tally.gauged_at.clear()
             tally.done.add(entry.step)
-        case _:
+        case "done":
             tally.done.add(entry.step)
     return events
 
@@ -155,6 +161,7 @@ def _of_the_part(state: State, tally: Tally, entry: Entry, steps: Steps) -> list
         if entry.word:
             # Done again, it is gauged again.
             tally.verdicts.pop(entry.step, None)
+            tally.opinions.pop(entry.step, None)
             tally.gauged_at.pop(entry.step, None)
     elif entry.kind == "zero-lost":
         tally.zeroed.clear()

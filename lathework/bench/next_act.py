@@ -39,6 +39,8 @@ def ends_step(plan: Plan, step: Operation) -> NextAct:
 
 def _gauged(now: Bench, step: Operation) -> NextAct | None:
     """At a thread: None where what it says to its gauge is asked for, and nothing else is a default."""
+    if now.contradiction:
+        return None  # a third gauge is asked for
     passes, advice = bool(now.verdict and now.passed), now.advice
     if advice is not None and advice.recut and not now.adjusted and not passes:
         return NextAct("setting", advice.again or f"{now.scale.sets.capitalize()} adjusted")

@@ -9,9 +9,10 @@ from lathework.bench.bench import Bench, bench
 from lathework.bench.entry import Entry
 from lathework.bench.fold import State, fold
 from lathework.bench.gauge.die import Memory, known_as
-from lathework.bench.gauge.die_history import is_placed
+from lathework.bench.gauge.die_history import starts_of
 from lathework.bench.size.cuts import Cuts
 from lathework.bench.tally import Tally, stands_open
+from lathework.dies.counted_from import HERE
 from lathework.planning.plan import Plan
 
 
@@ -80,10 +81,10 @@ class Progress:
         )
 
     @property
-    def placed(self) -> bool:
-        """Whether it was said in this job where the die in use stands, from where its screw touches."""
+    def counted_from(self) -> str:
+        """Where the setting of the die in use is counted from in this job."""
         own = self.bench.die_id or known_as(self.bench.step, self.bench.die)
-        return is_placed(self.state.parts.values(), own)
+        return starts_of(self.state.parts.values()).get(own, HERE)
 
     @property
     def gauged_enough(self) -> bool:
@@ -124,9 +125,9 @@ def progress_of(
     """Where a job stands whose history was folded into `state`; `before` is what its dies did in other jobs, `cuts`
     what came off there."""
     ids = [plan.job.part.id for plan in plans]
-    placed = frozenset(die for tally in state.parts.values() for die in tally.placed)
+    starts = starts_of(state.parts.values())
     benches = (
-        bench(plan, state.parts.get(part) or Tally(), _memory(state, before or {}, part), cuts or {}, placed)
+        bench(plan, state.parts.get(part) or Tally(), _memory(state, before or {}, part), cuts or {}, starts)
         for plan, part in zip(plans, ids, strict=True)
     )
     return Progress(tuple(benches), state)

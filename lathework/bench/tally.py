@@ -6,6 +6,7 @@ from collections.abc import Mapping, Sequence
 from dataclasses import asdict, dataclass, field, fields
 from typing import Any
 
+from lathework.bench.gauge.contradiction import Opinion
 from lathework.cutting.to_size.pass_made import PassMade
 from lathework.dies.trial import Trial
 from lathework.gauging.sized import ThreadSize
@@ -47,8 +48,9 @@ class Outdated:
 @dataclass(slots=True)
 class InHand:
     """What was recorded of one piece, by step: what is done; `readings` by `read_of`; `sizes` are its thread as
-    measured, `moved_for` the steps whose die was moved for it, `causes` what a nut was found to bind for, until it is
-    tried again. `blanks` are the last readings of its thread blanks, by what they are a blank of."""
+    measured, `opinions` what each gauge said of it, `moved_for` the steps whose die was moved for it, `causes` what a
+    nut was found to bind for, until it is tried again. `blanks` are the last readings of its thread blanks, by what
+    they are a blank of."""
 
     done: set[str] = field(default_factory=set)
     adjusted: set[str] = field(default_factory=set)
@@ -58,6 +60,7 @@ class InHand:
     causes: dict[str, str] = field(default_factory=dict)
     sizes: dict[str, ThreadSize] = field(default_factory=dict)
     blanks: dict[str, float] = field(default_factory=dict)
+    opinions: dict[str, list[Opinion]] = field(default_factory=dict)
     outdated: dict[str, Outdated] = field(default_factory=dict)
 
 
@@ -69,14 +72,14 @@ class Tally(InHand):
     """The piece in hand and what is finished, of one part.
 
     `aside` are pieces that were begun and put down, `begun` is the highest number of any. `opened` are the eighths by
-    which a die was opened, by its id or the thread it cuts: one die serves both ends of a stud; `placed` are
-    those that were said to stand somewhere, from where their screw touches; `trials` is what each
-    did, as far as it is learned from. `zeroed` are the steps whose tool has found its zero, and the piece it was found
-    for; `keeping` is what was said of how this lathe's tools keep theirs ("kept", "each"), "" for nothing. By step,
-    `gauged_at` is which piece passed its gauge last, and what made it, until something is changed or goes wrong.
-    `tried` is what a thread was gauged with last. `rechucked` says that the piece in hand was out of the chuck between
-    two cuts of one holding, and was not trued up since.
-    """
+    which a die was opened, by its id or the thread it cuts: one die serves both ends of a stud; `placed` are those that
+    were said to stand somewhere, from where their screw touches, `gripping` those that were set on a screw of that
+    name, `since` what came to each after its last thread; `trials` is what each did, as far as it is learned from.
+    `zeroed` are the steps whose tool has found its zero, and the piece it was found for; `keeping` is what was said of
+    how this lathe's tools keep theirs ("kept", "each"), "" for nothing. By step, `gauged_at` is which piece passed its
+    gauge last, and what made it, until something is changed or goes wrong. `tried` is what a thread was gauged with
+    last, and `mate` which very one. `rechucked` says that the piece in hand was out of the chuck between two cuts of
+    one holding, and was not trued up since."""
 
     piece: int = 1
     begun: int = 1
@@ -88,11 +91,14 @@ class Tally(InHand):
     passes: dict[str, list[PassMade]] = field(default_factory=dict)
     opened: dict[str, float] = field(default_factory=dict)
     placed: set[str] = field(default_factory=set)
+    gripping: dict[str, str] = field(default_factory=dict)
+    since: dict[str, str] = field(default_factory=dict)
     trials: dict[str, list[Trial]] = field(default_factory=dict)
     read: set[str] = field(default_factory=set)
     zeroed: dict[str, int] = field(default_factory=dict)
     keeping: str = ""
     tried: Gauge = ""
+    mate: str = ""
     rechucked: bool = False
 
     def next_piece(self, *, good: bool, then: int | None = None) -> None:
@@ -134,6 +140,7 @@ def _of_a_piece(told: Mapping[str, Any]) -> dict[str, Any]:
         | {name: set(told[name]) for name in ("done", "adjusted", "moved_for")}
         | {"readings": {step: [Reading(**row) for row in rows] for step, rows in told["readings"].items()}}
         | {"sizes": {step: ThreadSize(**one) for step, one in told["sizes"].items()}}
+        | {"opinions": {step: [Opinion(**row) for row in rows] for step, rows in told.get("opinions", {}).items()}}
         | {"outdated": {step: Outdated(**one) for step, one in told["outdated"].items()}}
     )
 

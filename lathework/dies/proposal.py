@@ -11,8 +11,11 @@ AS_GOOD = 0.05
 """A setting whose chance is no more than this below the best is left as it is (practice)."""
 LET_GO = 0.25
 """A thread that fits its nut is rather large for its class from this chance on that it is too large (practice)."""
-SCRAP_COSTS, PASSED_COSTS = 8.0, 14.0
+SCRAP_COSTS, PASSED_COSTS = 8.0, 10.0
 """What a thread too small costs, and one too large that its nut lets pass, over one that is cut again (practice)."""
+
+CLOSED_AT_ONCE = 2
+"""Steps of its scale that a die is closed by at a time, where a thread is too large (practice)."""
 
 
 def settings(scale: Scale, low: float | None = None, most: float | None = None) -> list[float]:
@@ -41,7 +44,8 @@ def propose(belief: Belief, metal: str, *, below: float | None = None) -> Foreca
     """The setting whose next thread is the likeliest to serve; `below` which it must be, for a piece that is to be cut
     again (a number of eighths). None where the die is closed as far as it goes.
 
-    A large thread can be cut again, a small one is scrap: what that costs is weighed. Source: practice.
+    A large thread can be cut again, the more often the larger it is; a small one is scrap: what that costs is weighed.
+    Source: practice.
     """
     low, high = _between(belief)
     most = high if below is None else min(high, below - belief.scale.step)
@@ -52,7 +56,8 @@ def propose(belief: Belief, metal: str, *, below: float | None = None) -> Foreca
 
     def cost(one: Forecast) -> float:
         passed = one.over * belief.lets_pass(one)
-        return SCRAP_COSTS * one.under + PASSED_COSTS * passed + one.over - passed
+        again = 1 + max(0.0, one.off_mm) / (CLOSED_AT_ONCE * belief.scale.step * belief.scale.slope_mm)
+        return SCRAP_COSTS * one.under + PASSED_COSTS * passed + again * (one.over - passed)
 
     return min(told, key=lambda one: (cost(one), abs(one.eighths)), default=None)
 

@@ -21,7 +21,8 @@ class Trial:
     that the thread is that of the trial before, judged by something else. `start` is "" where its setting is a place,
     from where its screw touches or from its mark; else the name of an unknown place that it is counted from: then it
     teaches what a change does, and not where the die cuts. `seated` says that the die was put into its holder since the
-    trial before: another job, or set anew.
+    trial before: another job, or set anew; `honed` that it was honed or has another screw. `mate` names the very nut or
+    screw it was tried with, "" for one that has no name: in another job that is another one.
     """
 
     eighths: float
@@ -33,11 +34,13 @@ class Trial:
     again: bool = False
     start: str = ""
     seated: bool = False
+    honed: bool = False
+    mate: str = ""
 
     @property
-    def judged_by(self) -> tuple[Gauge, bool]:
+    def judged_by(self) -> tuple[Gauge, str, bool]:
         """What the thread was judged by: a mate, gauges, or a measured size."""
-        return self.tried, self.off_mm is not None
+        return self.tried, self.mate, self.off_mm is not None
 
 
 @dataclass(frozen=True, slots=True)

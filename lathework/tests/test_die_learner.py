@@ -13,7 +13,10 @@ from hypothesis import example, given
 from hypothesis import strategies as st
 
 from lathework.dies.aim import Aim, aim_at
-from lathework.dies.learner import (
+from lathework.dies.learner import believed
+from lathework.dies.proposal import SCRAP_COSTS, propose
+from lathework.dies.scale import SCREW, SLOPE_MM, SLOPE_SPREAD, graduations
+from lathework.dies.spreads import (
     CLEARANCES,
     FEEL_SHARE,
     LOST,
@@ -22,10 +25,7 @@ from lathework.dies.learner import (
     OFFSETS_MM,
     SCATTER_MM,
     WEARS_MM,
-    believed,
 )
-from lathework.dies.proposal import SCRAP_COSTS, propose
-from lathework.dies.scale import SCREW, SLOPE_MM, SLOPE_SPREAD, graduations
 from lathework.dies.trial import Trial, nut_verdict
 from lathework.gauging.verdicts import VERDICTS
 from lathework.threads.designation import read_called
@@ -197,8 +197,8 @@ class OddDies(unittest.TestCase):
         """Over all kinds of dies, and most where the nut lets large threads pass: there the rule never knows."""
         shares = {name: tuple(map(self.share, self.batches(misfit))) for name, misfit in MISFITS.items()}
         learned, ruled = (sum(pair[n] for pair in shares.values()) / len(shares) for n in (0, 1))
-        self.assertGreater(learned, ruled - 0.005, shares)
-        self.assertGreater(shares["loose nuts"][0], shares["loose nuts"][1] + 0.02)
+        self.assertGreater(learned, ruled + 0.02, shares)
+        self.assertGreater(shares["loose nuts"][0], shares["loose nuts"][1] + 0.04)
 
     def test_by_rings_nearly_all_are(self) -> None:
         learned, _ = self.batches(MISFITS["all of it"], rings=True)

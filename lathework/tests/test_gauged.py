@@ -14,7 +14,8 @@ from lathework.bench.entry import Entry
 from lathework.bench.fold import fold
 from lathework.bench.gauge.thread import offered
 from lathework.bench.gauge.verdict_entry import anvils_entry, verdict_entry, wires_entry
-from lathework.dies.learner import LIMITS_MM, METAL_SPREAD_MM, OFFSET_SPREAD_MM, OFFSETS_MM, SCATTER_MM, believed
+from lathework.dies.learner import believed
+from lathework.dies.spreads import LIMITS_MM, METAL_SPREAD_MM, OFFSET_SPREAD_MM, OFFSETS_MM, SCATTER_MM
 from lathework.dies.trial import Trial
 from lathework.errors import InputError
 from lathework.gauging.causes import causes_inside, likely_causes

@@ -7,11 +7,12 @@ import unittest
 
 from lathework.bench.entry import SET, Entry
 from lathework.bench.fold import fold
-from lathework.bench.gauge.die import HERE
 from lathework.bench.progress import progress_of
-from lathework.dies.learner import OFFSET_SPREAD_MM, OFFSETS_MM, believed
+from lathework.dies.counted_from import HERE
+from lathework.dies.learner import believed
 from lathework.dies.proposal import start
 from lathework.dies.scale import SLOPE_MM
+from lathework.dies.spreads import OFFSET_SPREAD_MM, OFFSETS_MM
 from lathework.dies.trial import Trial
 from lathework.gauging.verdicts import Verdict
 from lathework.planning.plan import Plan
@@ -35,11 +36,22 @@ class Learned(unittest.TestCase):
         fresh = start(believed(aim, ()), "steel")
         taught = start(believed(aim, six_times("job 1")), "steel")
         assert fresh is not None and taught is not None
+        self.assertLessEqual(taught.eighths, fresh.eighths + 0.5)
         self.assertLess(abs(taught.eighths - fresh.eighths), 2)
         # From a start that was said it is believed, as it should be.
         said = start(believed(aim, six_times("")), "steel")
         assert said is not None
         self.assertEqual(said.eighths, -4)
+
+    def test_one_good_thread_from_an_unknown_start_moves_little(self) -> None:
+        """It fitted its nut, and nobody said where the die stood: the next job sets it where it touches, or a sixteenth
+        off; never so far open that its thread could only be too large."""
+        for verdict in ("snug", "slight-shake", "binds"):
+            with self.subTest(verdict=verdict):
+                taught = start(believed(aim_m8(), [Trial(0.0, "steel", verdict, start="job 3", seated=True)]), "brass")
+                assert taught is not None
+                self.assertLessEqual(abs(taught.eighths), 1)
+                self.assertGreater(taught.within, 0.6)
 
     def test_it_does_not_move_the_offset(self) -> None:
         line = believed(aim_m8(), six_times("job 1"))

@@ -6,6 +6,7 @@ import hashlib
 import logging
 from collections.abc import Iterable, Sequence
 from functools import cache
+from typing import Any
 
 from django.conf import settings
 from django.db import transaction
@@ -148,12 +149,17 @@ def _row_of(job: Job, entry: Entry, event: PieceEnded | Gauged) -> PieceRow | Ga
     )
 
 
+def _placed(event: Gauged) -> dict[str, Any]:
+    """Where the die of a gauging stood, and with which mate its thread was tried."""
+    return {"placed": event.placed, "on": event.on, "mate": event.mate, "since": event.since}
+
+
 def _trial(row: GaugingRow, event: Gauged) -> TrialRow:
     """What a gauging teaches of its die."""
     names = ("job", "entry", "die", "thread", "metal", "verdict", "eighths")
     own = {name: getattr(row, name) for name in names}
     size = {"off_mm": event.off_mm, "within_mm": event.within_mm}
-    return TrialRow(**own, **size, tried=event.tried, again=event.again, placed=event.placed)
+    return TrialRow(**own, **size, tried=event.tried, again=event.again, **_placed(event))
 
 
 def _excuse(job: Job, event: Excused, unwritten: list[TrialRow]) -> None:

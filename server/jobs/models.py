@@ -46,6 +46,7 @@ class Entry(models.Model):
     wire_mm = models.FloatField(null=True)
     within_mm = models.FloatField(null=True)
     tried = models.CharField(max_length=20, blank=True)
+    mate = models.CharField(max_length=60, blank=True)
     by = models.CharField(max_length=60, blank=True)
     device = models.CharField(max_length=60, blank=True)
     word = models.CharField(max_length=60, blank=True)
@@ -173,7 +174,8 @@ class TrialRow(models.Model):
     """Every verdict on a thread of a die of the shop, also those before its last: how far the die stood open in eighths
     of a turn, the metal, what it was tried with, and its measured size with the uncertainty of that, where there is
     one; `again` where it is the thread of the verdict before; `placed` where somebody said in that job from where it
-    was opened or closed. What is known of the die is learned from them."""
+    was opened or closed, `on` the known screw that this is counted from; `mate` the very nut by its name; `since` what
+    came to the die after the thread before. What is known of the die is learned from them."""
 
     job = models.ForeignKey(Job, on_delete=models.CASCADE, related_name="trials")
     entry = models.ForeignKey(Entry, on_delete=models.CASCADE, related_name="+")
@@ -187,6 +189,9 @@ class TrialRow(models.Model):
     tried = models.CharField(max_length=20, blank=True)
     again = models.BooleanField(default=False)
     placed = models.BooleanField(default=True)
+    on = models.CharField(max_length=60, blank=True)
+    mate = models.CharField(max_length=60, blank=True)
+    since = models.CharField(max_length=10, blank=True)
 
     class Meta:
         indexes = (models.Index(fields=("die", "-entry"), name="jobs_trial_own"),)

@@ -14,7 +14,7 @@ from server.jobs.stored import live_entries
 COLUMNS = (
     *("at", "job", "thread", "part", "piece", "step", "title", "kind", "measured", "typed", "unit"),
     *("reading_mm", "reading_in", "aim_mm", "least_mm", "most_mm", "dialled_mm", "dialled_by", "wire_mm"),
-    *("tried", "within_mm", "by", "device"),
+    *("tried", "mate", "within_mm", "by", "device"),
     *("word", "eighths", "text", "why", "revision"),
 )
 
@@ -33,7 +33,7 @@ def _cells(job: Job, entry: Entry) -> list[str]:
     dialled = "" if entry.dialled_mm is None else "said" if entry.stated else "asked"
     eighths = "" if entry.eighths is None else f"{entry.eighths:g}"
     said = (entry.word, eighths, entry.text, entry.why, str(entry.revision))
-    how = (entry.tried, _number(entry.within_mm), guarded(entry.by), guarded(entry.device))
+    how = (entry.tried, guarded(entry.mate), _number(entry.within_mm), guarded(entry.by), guarded(entry.device))
     sizes = [*lengths, dialled, _number(entry.wire_mm), *how]
     return [*map(guarded, (*words, *step)), *sizes, guarded(said[0]), *said[1:2], guarded(said[2]), *said[3:]]
 

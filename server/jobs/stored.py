@@ -21,6 +21,7 @@ _OWN = (
     "wire_mm",
     "within_mm",
     "tried",
+    "mate",
     "by",
     "device",
     "word",

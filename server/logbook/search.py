@@ -35,6 +35,7 @@ SHOWN = (
         "thread",
         "value_mm",
         "measured",
+        "mate",
         "dialled_mm",
         "aim_mm",
     ),
@@ -112,7 +113,7 @@ def entry_shown(row: Row, titles: dict[int, str]) -> LogEntry:
         reading=_length(row["value_mm"]),
         aim=_length(row["aim_mm"]) if row["value_mm"] is not None else None,
         dialled=_length(row["dialled_mm"]),
-        said=said(row["kind"], row["word"], row["eighths"], row["text"], row["measured"]),
+        said=said(row["kind"], row["word"], row["eighths"], row["text"], row["measured"], row["mate"]),
         device=row["device"],
         at=row["at"].isoformat(),
     )

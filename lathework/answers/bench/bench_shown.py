@@ -20,6 +20,7 @@ from lathework.bench.next_act import NextAct, before_it, ends_step, first_act, n
 from lathework.bench.progress import Progress
 from lathework.bench.put_down import Turn, to_do
 from lathework.cautions import Caution
+from lathework.dies.counted_from import stands_from
 from lathework.drawing.part.layout import SMALL
 from lathework.drawing.part.view import part_sheet
 from lathework.drawing.shapes import Sheet
@@ -68,7 +69,8 @@ class BenchShown:
     """The bench; `part` is the number, from 1, of the part in hand.
 
     `waiting` are the pieces that were put down, `begins` the number of one that may be begun beside them, `turns` where
-    work goes at the ends of the holdings to come. `tried` is what a thread was gauged with last; `moves` what is opened
+    work goes at the ends of the holdings to come. `tried` is what a thread was gauged with last, `mate` which
+    very one, `mates` those known by their names; `moves` what is opened
     and closed to size it; `outdated` what was recorded for the step before the part was changed. `next` is
     what the large button is for, null where the size that is looked at says so, or where nothing is a default; `before`
     is what is settled at the screen before it, press by press, and no entry kept of it.
@@ -92,6 +94,7 @@ class BenchShown:
     verdict: VerdictShown | None
     adjusted: bool
     advice: AdviceShown | None
+    contradiction: str
     preset: PresetShown | None
     causes: tuple[Cause, ...]
     cause: Cause | None
@@ -99,6 +102,8 @@ class BenchShown:
     count: TurnsShown | None
     sized: SizedShown | None
     tried: Gauge
+    mate: str
+    mates: tuple[str, ...]
     opened_eighths: float
     opened_words: str
     moves: Literal["die", "head", "tap"]
@@ -147,8 +152,7 @@ def _parts(whole: Progress) -> Iterator[PartStanding]:
 
 def _stands(whole: Progress) -> str:
     """Where the die in use stands; how far it was moved, where nobody said from where."""
-    stands = whole.bench.scale.stands(whole.opened_eighths)
-    return stands if whole.placed or not whole.opened_eighths else f"{stands} from where it started"
+    return stands_from(whole.bench.scale, whole.opened_eighths, whole.counted_from)
 
 
 def _drawing(now: Bench) -> Sheet:
@@ -181,6 +185,7 @@ def bench_shown(whole: Progress) -> BenchShown:
         verdict=verdict_shown(now.verdict) if now.verdict else None,
         adjusted=now.adjusted,
         advice=advice_shown(now.advice) if now.advice else None,
+        contradiction=now.contradiction,
         preset=preset_shown(now.preset) if now.preset else None,
         causes=now.causes,
         cause=now.cause,
@@ -188,6 +193,8 @@ def bench_shown(whole: Progress) -> BenchShown:
         count=count_shown(counted) if counted else None,
         sized=_sized(now.sized) if now.sized else None,
         tried=now.tried,
+        mate=now.mate,
+        mates=now.mates,
         opened_eighths=now.scale.opened(whole.opened_eighths),
         moves=now.scale.sets,
         opened_words=_stands(whole),

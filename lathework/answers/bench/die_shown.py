@@ -7,6 +7,8 @@ from typing import Literal
 from lathework.answers.declared_answer import answer
 from lathework.answers.values import FigureShown, figure_shown, maybe_shown
 from lathework.bench.gauge.die import Preset
+from lathework.dies.counted_from import order_on, screw_of, stands_from
+from lathework.dies.odds import Odds
 from lathework.dies.setting import Advice
 from lathework.units import unit_word
 
@@ -31,8 +33,8 @@ class AdviceShown:
 class PresetShown:
     """Where to set a die before it runs, in `marks`: eighths of a turn from where its middle screw touches, graduations
     of a head from its mark, opened above 0; in words, and how; its chance of the class; what it is expected to cut; how
-    many of its threads are known; where it was left.
-    """
+    many of its threads are known; where it was left; the `odds` there and a step of its scale either way; whether it
+    can be set on a known screw, `on` the name of that where it is."""
 
     eighths: float
     words: str
@@ -44,6 +46,19 @@ class PresetShown:
     left_words: str
     marks: str
     expected_words: str
+    odds: tuple[OddsShown, ...]
+    grips: bool
+    on: str
+
+
+@answer
+class OddsShown:
+    """The odds at a setting: it in words; that the thread is in its class; that its mate goes on."""
+
+    words: str
+    here: bool
+    within: FigureShown
+    goes_on: FigureShown | None
 
 
 def advice_shown(advice: Advice) -> AdviceShown:
@@ -55,18 +70,26 @@ def advice_shown(advice: Advice) -> AdviceShown:
 
 def preset_shown(told: Preset) -> PresetShown:
     """Where to set the die before it runs."""
-    figures = figure_shown(told.chance), figure_shown(told.expected)
-    left = "" if told.left is None else told.scale.stands(told.left)
-    scale = told.scale
-    words = scale.stands(told.eighths), scale.set_order(told.eighths)
+    scale, screw = told.scale, screw_of(told.start)
+    order = order_on(screw, told.eighths) if screw else scale.set_order(told.eighths)
     over = "under" if scale.sets == "tap" else "over"
     return PresetShown(
-        scale.opened(told.eighths),
-        *words,
-        *figures,
-        told.trials,
-        None if told.left is None else scale.opened(told.left),
-        left,
-        unit_word(scale.unit, 2),
-        f"{over} its middle",
+        eighths=scale.opened(told.eighths),
+        words=stands_from(scale, told.eighths, told.start),
+        order=order,
+        chance=figure_shown(told.chance),
+        expected=figure_shown(told.expected),
+        trials=told.trials,
+        left=None if told.left is None else scale.opened(told.left),
+        left_words="" if told.left is None else stands_from(scale, told.left, told.start),
+        marks=unit_word(scale.unit, 2),
+        expected_words=f"{over} its middle",
+        odds=tuple(_odds(told, one) for one in told.odds),
+        grips=scale.by == "screw",
+        on=screw,
     )
+
+
+def _odds(told: Preset, odds: Odds) -> OddsShown:
+    words = stands_from(told.scale, odds.eighths, told.start)
+    return OddsShown(words, odds.eighths == told.eighths, figure_shown(odds.within), maybe_shown(odds.goes_on))

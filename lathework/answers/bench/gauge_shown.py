@@ -19,13 +19,15 @@ class VerdictShown:
 
 @answer
 class GaugeShown:
-    """Something a thread is tried with: its name for a bolt and for a hole, what to know of it, and its verdicts."""
+    """Something a thread is tried with: its name for a bolt and for a hole, what to know of it, its verdicts, and
+    whether it is a mate, which may have a name of its own."""
 
     code: Gauge
     bolt: str
     hole: str
     remark: str
     verdicts: tuple[VerdictShown, ...]
+    mate: bool
 
 
 def verdict_shown(code: Verdict) -> VerdictShown:
@@ -36,6 +38,6 @@ def verdict_shown(code: Verdict) -> VerdictShown:
 def gauges_shown() -> tuple[GaugeShown, ...]:
     """All that threads are tried with."""
     return tuple(
-        GaugeShown(code, one.bolt, one.hole, one.remark, tuple(verdict_shown(verdict) for verdict in one.verdicts))
+        GaugeShown(code, one.bolt, one.hole, one.remark, tuple(map(verdict_shown, one.verdicts)), one.spread > 0)
         for code, one in TRIED.items()
     )

@@ -12,19 +12,21 @@ from lathework.bench.gauge.verdict_entry import anvils_entry, verdict_entry, wir
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Verdict(Measured):
-    """What a thread said to what it was `tried` with, a nut where that is empty. With a `reading` it is measured: over
-    three wires, of diameter `wire` where that is not the step's, or by a thread micrometer."""
+    """What a thread said to what it was `tried` with, a nut where that is empty; `mate` names the very one. With a
+    `reading` it is measured: over three wires, of diameter `wire` where that is not the step's, or by a thread
+    micrometer."""
 
     kind: ClassVar[Kind] = "verdict"
     verdict: str = ""
     tried: str = ""
+    mate: str = ""
     wire: str = ""
 
     def entry(self, at: At) -> Entry:
         """The verdict. Raises InputError on "verdict", "tried", "reading", "wire" or "by"."""
         bench = at.bench
         if not self.reading.strip():
-            return verdict_entry(bench, self.verdict, self.tried)
+            return verdict_entry(bench, self.verdict, self.tried, self.mate)
         size = at.length(self.reading, self.unit, "reading")
         within_mm = at.strays(size.mm)
         if self.tried == "thread-micrometer":

@@ -9,7 +9,9 @@ from dataclasses import dataclass
 from lathework.bench.entry import made_of
 from lathework.dies.after_verdict import chance, expected, learned_advice
 from lathework.dies.aim import Aim, aim_at, aim_inside
+from lathework.dies.counted_from import HERE, TOUCH, screw_of
 from lathework.dies.learner import believed
+from lathework.dies.odds import Mate, Odds, odds_about
 from lathework.dies.proposal import start
 from lathework.dies.scale import SCREW, Scale, graduated_tap, graduations
 from lathework.dies.setting import WANTED, Advice, advise, advise_inside
@@ -29,8 +31,9 @@ Memory = Mapping[str, Sequence[Trial]]
 @dataclass(frozen=True, slots=True)
 class Preset:
     """Where to set a die before it runs, in marks of its `scale` (eighths of a turn from where its middle screw
-    touches, graduations of a head from its mark), opened above 0; its chance of the class there; what it is expected to
-    cut; from how many threads; where it was `left`, None where nobody knows."""
+    touches, graduations of a head from its mark; or from the place named `start`), opened above 0; its chance of the
+    class there; what it is expected to cut; from how many threads; where it was `left`, None where nobody knows; the
+    `odds` there and a step either way, the most closed first."""
 
     eighths: float
     chance: Figure
@@ -38,13 +41,21 @@ class Preset:
     trials: int
     left: float | None
     scale: Scale
+    start: str = TOUCH
+    odds: tuple[Odds, ...] = ()
+
+
+@dataclass(frozen=True, slots=True)
+class DieNow:
+    """How the die of a step stands for the piece in hand: where it was set to, None where nobody said; where that is
+    counted `start` from; what came to it `since` its last thread."""
+
+    stands: float | None = None
+    start: str = TOUCH
+    since: str = ""
 
 
 IN_A_HEAD = " in a head"
-HERE = "here"
-"""Where settings of a job are counted from whose die was never said to stand anywhere."""
-
-
 BY_A_TAP = " by a tap"
 _ENDS = {"die-head": IN_A_HEAD, "adjustable-tap": BY_A_TAP}
 
@@ -105,30 +116,29 @@ def aim_of(thread: Thread, class_name: str) -> Aim | None:
 
 
 def preset(
-    step: Operation,
-    metal: str,
-    trials: Sequence[Trial],
-    scale: Scale,
-    stands: float | None = None,
-    *,
-    placed: bool = True,
+    step: Operation, metal: str, trials: Sequence[Trial], scale: Scale, die: DieNow, mate: Mate
 ) -> Preset | None:
-    """Where to set the die of a step before it runs, or what it does where it `stands` once it is set (eighths, a
-    number, from where it touches where it was `placed`, else from wherever it began); None where its screws do not size
-    it, no class tells a size, or nobody said where it stood when it was moved in this job."""
+    """Where to set the die of a step before it runs, or what it does where it stands once it is set, and the odds of
+    the `mate` that its thread is tried with; None where its screws do not size it, no class tells a size, or nobody
+    said where it stood when it was moved in this job."""
     runs = step.kind in ("thread", "tap") and not step.to_mate
     aim = _aim(step) if step.thread and runs else None
+    last = trials[-1].start if trials else TOUCH
     # Moved about from an unknown place, it stays as it stands: no place could be told.
-    if aim is None or (stands is None and trials and trials[-1].start == HERE):
+    if aim is None or (die.stands is None and last == HERE):
         return None
-    belief = believed(aim, trials, scale, "" if stands is None or placed else HERE)
-    best = start(belief, metal) if stands is None else belief.forecast(stands, metal)
+    # What was set on a known screw is set on it again.
+    counted = die.start if die.stands is not None else last if screw_of(last) else TOUCH
+    belief = believed(aim, trials, scale, counted)
+    belief.unsettle(seated=die.since == "seated", honed=die.since == "honed")
+    best = start(belief, metal) if die.stands is None else belief.forecast(die.stands, metal)
     if best is None:
         return None
     told = chance(best, aim, "in its class"), expected(belief, best.eighths, metal)
     threads = sum(not trial.again for trial in trials)
-    left = trials[-1].eighths if trials and not trials[-1].start else None
-    return Preset(best.eighths, *told, threads, left, scale)
+    left = trials[-1].eighths if trials and last == counted else None
+    odds = tuple(odds_about(belief, best.eighths, metal, mate))
+    return Preset(best.eighths, *told, threads, left, scale, counted, odds)
 
 
 def _by_rule(step: Operation, verdict: Verdict, scale: Scale) -> Advice | None:

@@ -5,11 +5,13 @@ from __future__ import annotations
 from collections.abc import Collection, Iterable
 from dataclasses import replace
 
-from lathework.bench.entry import CUT_AGAIN, OF_A_HEAD, OF_A_TAP, SET, Entry, made_of
+from lathework.bench.entry import CUT_AGAIN, OF_A_HEAD, OF_A_TAP, ON_SCREW, SET, SINCE, Entry, made_of
 from lathework.bench.events import Event, Excused, Gauged
-from lathework.bench.gauge.die import HERE, aim_of, known_as
+from lathework.bench.gauge.contradiction import Opinion
+from lathework.bench.gauge.die import aim_of, known_as
 from lathework.bench.gauge.thread import sized
 from lathework.bench.tally import TRIALS_KEPT, Tally, stands_open
+from lathework.dies.counted_from import HERE, TOUCH, on_screw, screw_of
 from lathework.dies.trial import Trial
 from lathework.gauging.verdicts import VERDICTS
 from lathework.planning.operation import Operation
@@ -21,26 +23,52 @@ def _stood(tallies: Collection[Tally], entry: Entry, thread: str) -> float:
     return sum(stands_open(tally.opened, entry.story.die, thread) for tally in tallies)
 
 
+def _set_anew(tallies: Collection[Tally], own: str, thread: str) -> None:
+    """Whatever was said of where a die stands holds no more."""
+    for tally in tallies:
+        tally.opened.pop(own, None)
+        tally.opened.pop(thread, None)
+        tally.placed.discard(own)
+        tally.gripping.pop(own, None)
+
+
 def _moved(tallies: Collection[Tally], tally: Tally, entry: Entry, own: str, thread: str) -> None:
-    """A die was set, or opened or closed from where it stood; `thread` is what one without an id is known by."""
+    """A die was set, or opened or closed from where it stood, or something came to it; `thread` is what one without an
+    id is known by."""
     told = entry.eighths or 0.0
     if entry.word == CUT_AGAIN:
         return
+    if entry.word in SINCE:
+        tally.since[own] = entry.word
+        return
     move = entry.word.removesuffix(OF_A_HEAD).removesuffix(OF_A_TAP)
     if move == SET:
-        for other in tallies:
-            other.opened.pop(own, None)
-            other.opened.pop(thread, None)
+        _set_anew(tallies, own, thread)
         tally.opened[own] = told
         tally.placed.add(own)
-        return
-    by = told if move == "open" else -told
-    tally.opened[own] = stands_open(tally.opened, entry.story.die, thread) + by
+    elif move == ON_SCREW:
+        _set_anew(tallies, own, thread)
+        tally.opened[own] = told
+        tally.gripping[own] = entry.mate
+        # Each time it grips a little otherwise.
+        tally.since.setdefault(own, "seated")
+    else:
+        by = told if move == "open" else -told
+        tally.opened[own] = stands_open(tally.opened, entry.story.die, thread) + by
 
 
-def is_placed(tallies: Iterable[Tally], own: str) -> bool:
-    """Whether it was said in this job where the die known as `own` stands: what it did then speaks of that place."""
-    return any(own in tally.placed for tally in tallies)
+def starts_of(tallies: Iterable[Tally]) -> dict[str, str]:
+    """Where the settings of each die are counted from that was said in this job to stand somewhere: what it did then
+    speaks of that place."""
+    found: dict[str, str] = {}
+    for tally in tallies:
+        found |= dict.fromkeys(tally.placed, TOUCH) | {die: on_screw(name) for die, name in tally.gripping.items()}
+    return found
+
+
+def _come_to(tallies: Collection[Tally], own: str) -> str:
+    """What came to a die since its last thread, "" for nothing: told once."""
+    return next((since for tally in tallies if (since := tally.since.pop(own, ""))), "")
 
 
 def _off(step: Operation | None, entry: Entry) -> tuple[float | None, float]:
@@ -55,6 +83,12 @@ def _off(step: Operation | None, entry: Entry) -> tuple[float | None, float]:
     return own - aim.middle_mm, told.uncertainty.value
 
 
+def opinion_of(step: Operation, entry: Entry) -> Opinion | None:
+    """What the gauge of an entry said of the thread of a step; None where that is no verdict."""
+    verdict = next((one for one in VERDICTS if one == entry.word), None)
+    return Opinion(entry.tried, entry.mate, verdict, *_off(step, entry)) if verdict is not None else None
+
+
 def _gauging(tallies: Collection[Tally], tally: Tally, entry: Entry, step: Operation | None, own: str) -> list[Event]:
     """What a verdict says of the die known as `own`."""
     story = entry.story
@@ -66,19 +100,18 @@ def _gauging(tallies: Collection[Tally], tally: Tally, entry: Entry, step: Opera
     verdict = next((one for one in VERDICTS if one == entry.word), None)
     # A thread made to a mate says nothing of the class; nor do the verdicts of other mates on it.
     teaches = step is not None and not step.to_mate and step.cut_by.sized_by != "depth"
-    placed = is_placed(tallies, own)
-    start = "" if placed else HERE
-    known = tally.trials.get(own, [])
-    off = _off(step, entry)
+    start = starts_of(tallies).get(own, HERE)
+    known, since = tally.trials.get(own, []), _come_to(tallies, own)
     # The first thread of a job: the die was out of its holder before.
-    trial = Trial(stood, story.metal, verdict, *off, entry.tried, start=start, seated=not known)
+    came = {"seated": not known or since == "seated", "honed": since == "honed"}
+    trial = Trial(stood, story.metal, verdict, *_off(step, entry), entry.tried, start=start, mate=entry.mate, **came)
     once_more = entry.step in tally.verdicts and bool(known) and known[-1].eighths == stood
     once_more = once_more and entry.step not in tally.adjusted
     # The same thread judged once more by the same means: the last word counts. By others it is known the better.
     instead = once_more and known[-1].judged_by == trial.judged_by
     trial = replace(trial, again=known[-1].again if instead else once_more)
     if instead:
-        trial = replace(trial, seated=known[-1].seated)
+        trial = replace(trial, seated=known[-1].seated, honed=known[-1].honed)
     if teaches:
         tally.trials[own] = [*(known[:-1] if instead else known), trial][-TRIALS_KEPT:]
     blank = tally.blanks.get(made_of(entry.step))
@@ -98,7 +131,10 @@ def _gauging(tallies: Collection[Tally], tally: Tally, entry: Entry, step: Opera
         entry.tried,
         cutter=step.cutter if step is not None else "die",
         again=trial.again,
-        placed=placed,
+        placed=start != HERE,
+        mate=entry.mate,
+        on=screw_of(start),
+        since="honed" if trial.honed else "seated" if trial.seated else "",
         inside=step is not None and step.inside,
     )
     before = [Excused(entry.part, entry.piece, entry.step)] if teaches and instead else []

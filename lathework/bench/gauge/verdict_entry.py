@@ -9,13 +9,14 @@ from lathework.bench.entry import Entry
 from lathework.bench.gauge.die import aim_of
 from lathework.bench.gauge.thread import sized
 from lathework.bench.size.unlikely import Expected, check_likely
-from lathework.dies.learner import OFFSET_SPREAD_MM
+from lathework.dies.spreads import OFFSET_SPREAD_MM
 from lathework.errors import InputError
 from lathework.gauging.sized import ThreadSize
 from lathework.gauging.tried import TRIED, Gauge, tried_with
 from lathework.gauging.wires import over_wires, wire_range
 from lathework.lengths import Length, Span, within
 from lathework.planning.operation import Operation
+from lathework.reader import UNSTORABLE, storable
 from lathework.threads.limits import external_limits
 from lathework.threads.standards.bands import ExternalLimits
 from lathework.threads.thread import Thread
@@ -35,10 +36,10 @@ def _tried(now: Bench, code: str) -> Gauge:
     return gauge
 
 
-def verdict_entry(now: Bench, word: str, tried: str = "") -> Entry:
-    """What the thread of the step in hand said to what it was `tried` with.
+def verdict_entry(now: Bench, word: str, tried: str = "", mate: str = "") -> Entry:
+    """What the thread of the step in hand said to what it was `tried` with, the very one named `mate`.
 
-    Raises InputError on "verdict" or "tried".
+    Raises InputError on "verdict", "tried" or "mate".
     """
     gauge = _tried(now, tried)
     may = TRIED[gauge].verdicts
@@ -46,7 +47,10 @@ def verdict_entry(now: Bench, word: str, tried: str = "") -> Entry:
     if now.step is None or verdict is None:
         text = "Choose the result." if may else "A thread micrometer gives a size: type the size."
         raise InputError("unknown-choice", "verdict", text, may)
-    return Entry("verdict", now.piece, now.step.key, word=verdict, tried=gauge)
+    if not storable(mate):
+        raise InputError("unreadable", "mate", UNSTORABLE)
+    named = mate.strip() if TRIED[gauge].spread else ""
+    return Entry("verdict", now.piece, now.step.key, word=verdict, tried=gauge, mate=named)
 
 
 def _measured(now: Bench) -> tuple[Operation, Thread, ExternalLimits]:

@@ -72,10 +72,12 @@ ENTRY = Group(
         "wire_mm": _number("verdict: the diameter of the wires it was measured over; none: by a thread micrometer"),
         "within_mm": _number("verdict: the standard uncertainty of the micrometer, where it is known"),
         "tried": Raw({"enum": list(GAUGES)}, "verdict: what the thread was gauged with; empty: a nut"),
+        "mate": _line("verdict: the very nut or screw, by its name; setting: the screw it was set on", LONGEST_WORD),
         "by": _line("reading, verdict: the instrument that sent it; empty: typed", LONGEST_WORD),
         "device": _line("what it was recorded on; empty: the machine that the program runs on", LONGEST_WORD),
         "word": _line(
-            "verdict, cause: its code; setting: open, close, set; zero: kept, each or nothing; read: the hazards",
+            "verdict, cause: its code; setting: open, close, set, on-screw, seated, honed; zero: kept, each or "
+            "nothing; read: the hazards",
             LONGEST_WORD,
         ),
         "eighths": _number(

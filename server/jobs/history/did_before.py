@@ -10,6 +10,7 @@ from lathework.bench.gauge.die import Memory
 from lathework.bench.size.cuts import REMEMBERED, CutLike, Cuts, cut_like
 from lathework.bench.tally import TRIALS_KEPT
 from lathework.cutting.to_size.pass_made import PassMade
+from lathework.dies.counted_from import TOUCH, on_screw
 from lathework.dies.trial import Trial
 from lathework.gauging.tried import tried_with
 from lathework.gauging.verdicts import VERDICTS
@@ -18,6 +19,13 @@ from server.jobs.models import CutRow, Entry, Job, TrialRow
 
 LATEST = 200
 """Cuts on a lathe in a metal that are looked through for those that are like one of the job."""
+
+
+def _counted_from(row: TrialRow) -> str:
+    """Where the setting of a trial is counted from."""
+    if row.on:
+        return on_screw(row.on)
+    return TOUCH if row.placed else f"job {row.job_id}"
 
 
 def trials_of(die: str, *, but: Job | None = None) -> list[Trial]:
@@ -34,9 +42,11 @@ def trials_of(die: str, *, but: Job | None = None) -> list[Trial]:
             row.within_mm,
             tried_with(row.tried) or "",
             row.again,
-            "" if row.placed else f"job {row.job_id}",
+            _counted_from(row),
             # Between two jobs a die was out of its holder.
-            seated=row.job_id != before,
+            seated=row.job_id != before or row.since == "seated",
+            honed=row.since == "honed",
+            mate=row.mate,
         )
         for before, row in zip(jobs, reversed(rows), strict=False)
     ]

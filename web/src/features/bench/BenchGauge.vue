@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import { VCombobox } from 'vuetify/components/VCombobox'
 import { VSelect } from 'vuetify/components/VSelect'
 
 import DieScrews from '@/features/bench/DieScrews.vue'
@@ -14,6 +15,8 @@ import type { Problem, Unit } from '@/shared/api/client'
 
 /** What the thread is tried with, what that said, and what to do with the die. */
 const tried = defineModel<string>('tried', { required: true })
+/** Which very one of these, by its name. */
+const mate = defineModel<string>('mate', { required: true })
 const props = defineProps<{
   bench: BenchNow
   busy: boolean
@@ -63,6 +66,16 @@ const stands = computed(
         hide-details
         @update:model-value="leave"
       />
+      <v-combobox
+        v-if="gauge?.mate"
+        v-model="mate"
+        :items="bench.mates"
+        :label="bench.step?.inside ? 'which screw (optional)' : 'which nut (optional)'"
+        :error-messages="problem?.of('mate')?.message"
+        maxlength="60"
+        autocomplete="off"
+        hide-details="auto"
+      />
       <span class="muted small">{{ gauge?.remark }}</span>
     </div>
     <MeasuredThread
@@ -94,6 +107,7 @@ const stands = computed(
     <p v-if="bench.ahead && bench.verdict && !bench.advice" class="order" role="status">
       ◌ No connection to Conch. The die setting is shown when it answers.
     </p>
+    <p v-if="bench.contradiction" class="order against" role="status">≠ {{ bench.contradiction }}</p>
     <div v-if="bench.advice && bench.verdict" class="advice" role="status">
       <p class="said-words" :class="bench.verdict.metal">
         {{ MARKS[bench.verdict.metal] }} {{ bench.verdict.words }}
@@ -156,7 +170,7 @@ const stands = computed(
 }
 .tried {
   display: grid;
-  grid-template-columns: minmax(0, 280px) minmax(0, 1fr);
+  grid-template-columns: minmax(0, 220px) minmax(0, 240px) minmax(0, 1fr);
   gap: 14px;
   align-items: center;
 }
@@ -217,7 +231,8 @@ const stands = computed(
 .under {
   color: var(--stop);
 }
-.unclear {
+.unclear,
+.against {
   color: var(--caution);
 }
 .order {

@@ -168,10 +168,12 @@ watch([bench, asking], async () => {
   else button.value?.$el.focus()
 })
 const gauges = useGauges(bench)
-const { tried } = gauges
+const { tried, mate } = gauges
+const gauged = (code: string) =>
+  record({ kind: 'verdict', verdict: code, tried: tried.value, mate: mate.value.trim() })
 const verdict = (n: number) => {
   const said = gauges.verdicts.value[n]
-  if (gauging.value && said) void record({ kind: 'verdict', verdict: said.code, tried: tried.value })
+  if (gauging.value && said) void gauged(said.code)
 }
 const measured = (reading: string, wire: string, said: Unit, sure = false, by = '') =>
   record({ kind: 'verdict', reading, wire, unit: said, tried: tried.value, by, sure })
@@ -207,6 +209,7 @@ void load()
         <BenchGauge
           v-if="gauging"
           v-model:tried="tried"
+          v-model:mate="mate"
           :bench="bench"
           :busy="busy"
           :rests="rest.resting.value"
@@ -214,7 +217,7 @@ void load()
           :open="open"
           :gauges="gauges"
           :problem="problem"
-          @verdict="record({ kind: 'verdict', verdict: $event, tried })"
+          @verdict="gauged"
           @size="measured"
           @was="record({ kind: 'cause', cause: $event })"
           @die="settled = bench.causes.length"
@@ -248,7 +251,10 @@ void load()
             :bench="bench"
             :busy="busy"
             :error="problem?.of('stands')"
+            :on-screw="problem?.of('on')"
             @stands="record({ kind: 'setting', stands: $event })"
+            @on="(on, stands) => record({ kind: 'setting', on, stands })"
+            @since="record({ kind: 'setting', since: $event })"
           />
         </div>
         <aside>

@@ -2,21 +2,46 @@
 import { computed, ref, watch } from 'vue'
 
 import type { BenchNow } from '@/features/bench/projected'
-import type { FieldError } from '@/shared/api/client'
+import type { FieldError, Figure } from '@/shared/api/client'
+import DieOtherwise from '@/features/bench/DieOtherwise.vue'
 import InlineField from '@/shared/controls/InlineField.vue'
 import FigureValue from '@/shared/figures/FigureValue.vue'
+import { useUnits } from '@/shared/figures/useUnits'
 import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
 
 /** Where to set the die before it runs, by what is known of it; once it is set, where it stands. */
-const props = defineProps<{ bench: BenchNow; busy: boolean; error?: FieldError }>()
-const emit = defineEmits<{ stands: [string] }>()
+const props = defineProps<{ bench: BenchNow; busy: boolean; error?: FieldError; onScrew?: FieldError }>()
+const emit = defineEmits<{
+  stands: [string]
+  on: [screw: string, stands: string]
+  since: ['seated' | 'honed']
+}>()
 const typed = ref('')
-const working = ref<'' | 'chance' | 'expected'>('')
+/** What else may be said of the die stands open. */
+const otherwise = ref(false)
+const asked = ref<Figure | null>(null)
 watch(
   () => props.bench.last,
-  () => (typed.value = working.value = ''),
+  () => {
+    typed.value = ''
+    otherwise.value = false
+    asked.value = null
+  },
 )
 const told = computed(() => props.bench.preset)
+/** What may be expected at the setting, and at the next one closed. */
+const here = computed(() => {
+  const odds = told.value?.odds.find((one) => one.here)
+  return odds?.goes_on ? [odds.within, odds.goes_on] : odds ? [odds.within] : []
+})
+const closer = computed(() => {
+  const at = told.value?.odds.findIndex((one) => one.here) ?? -1
+  return at > 0 ? told.value?.odds[at - 1] : undefined
+})
+const { told: shown } = useUnits()
+const percent = (figure: Figure) => `${shown(figure.shown).text} ${shown(figure.shown).unit}`
+/** Counted from where it is counted already: from touch, or from the screw that it grips. */
+const set = (marks: string) => (told.value?.on ? emit('on', told.value.on, marks) : emit('stands', marks))
 /** Set for this piece, or as good as it can be where it stands. */
 const settled = computed(
   () =>
@@ -29,7 +54,6 @@ const from = computed(() =>
       : `from ${told.value.trials} threads it has cut`
     : `first guess; no record of this ${props.bench.moves} yet`,
 )
-const open = (which: 'chance' | 'expected') => (working.value = working.value === which ? '' : which)
 </script>
 
 <template>
@@ -50,7 +74,7 @@ const open = (which: 'chance' | 'expected') => (working.value = working.value ==
           color="secondary"
           size="large"
           :disabled="busy"
-          @click="emit('stands', String(told.eighths))"
+          @click="set(String(told.eighths))"
           >Set as shown</v-btn
         >
         <v-btn
@@ -58,7 +82,7 @@ const open = (which: 'chance' | 'expected') => (working.value = working.value ==
           variant="outlined"
           size="large"
           :disabled="busy"
-          @click="emit('stands', String(told.left))"
+          @click="set(String(told.left))"
           >Left as before: {{ told.left_words }}</v-btn
         >
         <InlineField
@@ -69,24 +93,36 @@ const open = (which: 'chance' | 'expected') => (working.value = working.value ==
           placeholder="e.g. −1.5"
           figure
           :error="error"
-          @commit="typed.trim() && emit('stands', typed)"
+          @commit="typed.trim() && set(typed)"
         />
       </template>
-      <FigureValue
-        :figure="told.chance"
-        label="chance of being in class"
-        :open="working === 'chance'"
-        @working="open('chance')"
-      />
-      <FigureValue
-        class="expected"
-        :figure="told.expected"
-        :label="told.expected_words"
-        :open="working === 'expected'"
-        @working="open('expected')"
-      />
     </div>
-    <WorkingPanel v-if="working" :figure="told[working]" />
+    <div class="row">
+      <FigureValue
+        v-for="figure in here"
+        :key="figure.name"
+        :figure="figure"
+        :label="figure.name"
+        :open="asked === figure"
+        @working="asked = asked === figure ? null : figure"
+      />
+      <p v-if="closer" class="muted small">
+        {{ closer.words }}: {{ percent(closer.within)
+        }}<template v-if="closer.goes_on"> and {{ percent(closer.goes_on) }}</template>
+      </p>
+      <plain-btn :aria-expanded="otherwise" @click="otherwise = !otherwise">{{
+        otherwise ? 'Close' : `More on this ${bench.moves}`
+      }}</plain-btn>
+    </div>
+    <WorkingPanel v-if="asked" :figure="asked" />
+    <DieOtherwise
+      v-if="otherwise"
+      :bench="bench"
+      :busy="busy"
+      :error="onScrew"
+      @on="emit('on', $event, '')"
+      @since="emit('since', $event)"
+    />
   </section>
 </template>
 
@@ -111,9 +147,6 @@ const open = (which: 'chance' | 'expected') => (working.value = working.value ==
 @media (max-width: 520px) {
   .stands {
     font-size: var(--s16);
-  }
-  .expected {
-    display: none;
   }
 }
 </style>

@@ -55,6 +55,7 @@ const UNSAID = {
   verdict: null,
   adjusted: false,
   advice: null,
+  contradiction: '',
   preset: null,
   causes: [],
   cause: null,
@@ -168,7 +169,7 @@ function gone_on(now: BenchNow, { said }: Waiting, plan: Plan | null, passes: (c
       }
     }
     case 'setting':
-      return { ...now, adjusted: true, next: null }
+      return said.since ? now : { ...now, adjusted: true, next: null }
     case 'read':
       return { ...now, unread: [] }
     case 'zero':

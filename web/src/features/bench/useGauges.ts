@@ -7,6 +7,8 @@ import { useChoices } from '@/shared/api/useChoices'
 export function useGauges(bench: Ref<BenchNow | null | undefined>) {
   const { data: choices } = useChoices()
   const tried = ref('')
+  /** Which very nut or screw it is, by its name. */
+  const mate = ref('')
   const offered = computed(() => {
     const codes: readonly string[] = bench.value?.step?.gauges ?? []
     return (choices.value?.gauges ?? [])
@@ -18,7 +20,12 @@ export function useGauges(bench: Ref<BenchNow | null | undefined>) {
     () => (tried.value = bench.value?.tried ?? ''),
     { immediate: true },
   )
+  watch(
+    () => `${bench.value?.step?.key ?? ''} ${bench.value?.last ?? ''}`,
+    () => (mate.value = bench.value?.mate ?? ''),
+    { immediate: true },
+  )
   const gauge = computed(() => offered.value.find((one) => one.code === tried.value) ?? offered.value[0])
   const verdicts = computed(() => gauge.value?.verdicts ?? [])
-  return { tried, offered, gauge, verdicts }
+  return { tried, mate, offered, gauge, verdicts }
 }

@@ -2995,7 +2995,8 @@ export interface components {
         };
         /**
          * GaugeShown
-         * @description Something a thread is tried with: its name for a bolt and for a hole, what to know of it, and its verdicts.
+         * @description Something a thread is tried with: its name for a bolt and for a hole, what to know of it, its verdicts, and
+         *     whether it is a mate, which may have a name of its own.
          */
         GaugeShown: {
             /** Bolt */
@@ -3007,6 +3008,8 @@ export interface components {
             code: "" | "known" | "small" | "worn" | "limits" | "thread-micrometer";
             /** Hole */
             hole: string;
+            /** Mate */
+            mate: boolean;
             /** Remark */
             remark: string;
             /** Verdicts */
@@ -3571,6 +3574,8 @@ export interface components {
             changed_at: string;
             /** Closed */
             closed: string;
+            /** Contradiction */
+            contradiction: string;
             count: components["schemas"]["TurnsShown"] | null;
             drawing: components["schemas"]["SheetShown"];
             due: components["schemas"]["Due"];
@@ -3590,6 +3595,10 @@ export interface components {
             last: number;
             /** Lessons */
             lessons: components["schemas"]["LessonShown"][];
+            /** Mate */
+            mate: string;
+            /** Mates */
+            mates: string[];
             /**
              * Moves
              * @enum {string}
@@ -4468,6 +4477,18 @@ export interface components {
             text: string;
         };
         /**
+         * OddsShown
+         * @description The odds at a setting: it in words; that the thread is in its class; that its mate goes on.
+         */
+        OddsShown: {
+            goes_on: components["schemas"]["FigureShown"] | null;
+            /** Here */
+            here: boolean;
+            within: components["schemas"]["FigureShown"];
+            /** Words */
+            words: string;
+        };
+        /**
          * OffsetShown
          * @description What an instrument is off by, and how surely a reading is known then.
          */
@@ -4704,7 +4725,8 @@ export interface components {
          * PresetShown
          * @description Where to set a die before it runs, in `marks`: eighths of a turn from where its middle screw touches, graduations
          *     of a head from its mark, opened above 0; in words, and how; its chance of the class; what it is expected to cut; how
-         *     many of its threads are known; where it was left.
+         *     many of its threads are known; where it was left; the `odds` there and a step of its scale either way; whether it
+         *     can be set on a known screw, `on` the name of that where it is.
          */
         PresetShown: {
             chance: components["schemas"]["FigureShown"];
@@ -4713,12 +4735,18 @@ export interface components {
             expected: components["schemas"]["FigureShown"];
             /** Expected Words */
             expected_words: string;
+            /** Grips */
+            grips: boolean;
             /** Left */
             left: number | null;
             /** Left Words */
             left_words: string;
             /** Marks */
             marks: string;
+            /** Odds */
+            odds: components["schemas"]["OddsShown"][];
+            /** On */
+            on: string;
             /** Order */
             order: string;
             /** Trials */
@@ -5241,7 +5269,9 @@ export interface components {
         };
         /**
          * SettingIn
-         * @description The die was moved as advised; or, before it runs, where it `stands`: in eighths of a turn, opened above 0.
+         * @description The die was moved as advised; or, before it runs, where it `stands`: in eighths of a turn, opened above 0; or
+         *     that it was set `on` a known screw of that name, where `stands` counts from there, or what came to it `since` its
+         *     last thread.
          */
         SettingIn: {
             /**
@@ -5251,8 +5281,19 @@ export interface components {
             kind: "setting";
             /** Last */
             last: number;
+            /**
+             * On
+             * @default
+             */
+            on?: string;
             /** Revision */
             revision: number;
+            /**
+             * Since
+             * @default
+             * @enum {string}
+             */
+            since?: "" | "seated" | "honed";
             /**
              * Stands
              * @default
@@ -6268,8 +6309,9 @@ export interface components {
         };
         /**
          * VerdictIn
-         * @description What a thread said to what it was `tried` with, a nut where that is empty. With a `reading` it is measured: over
-         *     three wires, of diameter `wire` where that is not the step's, or by a thread micrometer.
+         * @description What a thread said to what it was `tried` with, a nut where that is empty; `mate` names the very one. With a
+         *     `reading` it is measured: over three wires, of diameter `wire` where that is not the step's, or by a thread
+         *     micrometer.
          */
         VerdictIn: {
             /**
@@ -6284,6 +6326,11 @@ export interface components {
             kind: "verdict";
             /** Last */
             last: number;
+            /**
+             * Mate
+             * @default
+             */
+            mate?: string;
             /**
              * Reading
              * @default

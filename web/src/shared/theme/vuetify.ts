@@ -52,6 +52,7 @@ export const vuetify = createVuetify({
     PlainBtn: { variant: 'text', ripple: false, class: 'plain' },
     VCheckbox: { density: 'compact', hideDetails: true, color: 'primary' },
     VSelect: { variant: 'outlined', hideDetails: 'auto', density: 'comfortable', color: 'primary' },
+    VCombobox: { variant: 'outlined', hideDetails: 'auto', density: 'comfortable', color: 'primary' },
     VTextField: { variant: 'outlined', hideDetails: 'auto', density: 'comfortable', color: 'primary' },
   },
 })
