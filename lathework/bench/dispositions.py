@@ -24,15 +24,19 @@ class Settled:
 
 
 DISPOSITIONS: Mapping[str, Settled] = {
-    "as-it-is": Settled("Accept as it is", "good enough as it is", "accept"),
-    "cosmetic": Settled("Accept: cosmetic only", "works, but looks marked", "accept"),
-    "wanted": Settled("Accept: made so on purpose", "a tight or free fit on purpose", "accept"),
-    # It changed nothing of the plan, and promised to: no more of it is recorded.
+    "as-it-is": Settled(
+        "Accept as it is", "Keep it as it came: nothing of the plan changes, and the log says why.", "accept"
+    ),
+    "cosmetic": Settled("Accept: cosmetic only", "It works as it should. Only its looks suffered.", "accept"),
+    "wanted": Settled(
+        "Accept: made so on purpose", "Tighter or freer than the plan says, for this mating part.", "accept"
+    ),
+    # It changed nothing of the plan, and promised to: no more of it is recorded. `bench/size/suit.py` changes the part.
     "redesign": Settled(
         "Accept: change the part to suit", "change the mating part or the drawing", "accept", offered=False
     ),
-    "rework": Settled("Redo the step", "the same piece, corrected", "again"),
-    "scrap": Settled("Scrap the piece", "start another", "scrap"),
+    "rework": Settled("Redo the step", "The same piece again, from this step.", "again"),
+    "scrap": Settled("Scrap the piece", "This piece is lost. Start another.", "scrap"),
 }
 
 

@@ -1,4 +1,5 @@
-"""Gauges that contradict each other over one thread: said, with the cheapest third opinion; two of three are believed."""
+"""Gauges that contradict each other over one thread: said, with the cheapest third opinion; two of three are
+believed."""
 
 from __future__ import annotations
 
@@ -69,6 +70,8 @@ class AtTheBench(unittest.TestCase):
         self.say("go-passes", "limits")
         self.say("will-not-start", "known", "the union")
         self.assertIn("The union: will not start.", self.now.contradiction)
+        # The union is a good nut: another kind of gauge says more than one of its kind.
+        self.assertIn("Then try three wires", self.now.contradiction)
 
     def test_the_same_gauge_once_more_is_its_last_word(self) -> None:
         self.say("go-passes", "limits")

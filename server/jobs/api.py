@@ -32,6 +32,7 @@ from lathework.units import LengthUnit
 from server.devices.known import device_of, looks
 from server.jobs.act_schemas import EntryIn, act_of
 from server.jobs.actions import documents, ends, entries
+from server.jobs.actions import suit as suiting
 from server.jobs.actions.guard import Saw, find_job
 from server.jobs.answers import (
     SHELVES,
@@ -53,7 +54,7 @@ from server.jobs.history import closed
 from server.jobs.models import Job, StandingRow
 from server.jobs.needed import kits, needed, weighed
 from server.jobs.readings import readings_csv
-from server.jobs.schemas import ChangeIn, JobDocument, ReasonIn, SawIn, StartIn, StoredDocument, StudRepairIn
+from server.jobs.schemas import ChangeIn, JobDocument, ReasonIn, SawIn, StartIn, StepIn, StoredDocument, StudRepairIn
 from server.jobs.standing import standing
 from server.site.files import file_answer, file_in_schema
 from server.site.keys import ActKey
@@ -108,6 +109,16 @@ def _job(job: Job, part: int = 1, status: int = 200, *, narrow: bool = False) ->
 def _bench(job: Job) -> HttpResponse:
     kept = closed.kept_bench(job)
     return answer(kept | vars(job_now(job)) if kept else job_bench(standing(job)))
+
+
+@dataclass(frozen=True)
+class SuitShown:
+    """What of a part would be changed, from what as typed, to what; what it costs, in sentences."""
+
+    what: str
+    before: str
+    after: str
+    costs: tuple[str, ...]
 
 
 @router.get("", response={200: JobsPage, **PROBLEMS})
@@ -248,6 +259,20 @@ def record(request: HttpRequest, job_id: int, payload: EntryIn, key: ActKey = ""
     told = payload.root
     said = entries.Said(act_of(told), _saw(told), told.step, device_of(request))
     return _bench(entries.record(job_id, said, key))
+
+
+@router.get("/{job_id}/suit", response={200: SuitShown | None, **PROBLEMS})
+def read_suit(request: HttpRequest, job_id: int) -> HttpResponse:
+    """What of the part would be changed to suit the size that its step in hand came to, and what that costs."""
+    new = suiting.suits(job_id)
+    return answer(SuitShown(new.what, new.before, new.after, new.costs) if new else None)
+
+
+@router.post("/{job_id}/suit", response={200: JobBench, **PROBLEMS})
+@acting
+def suit(request: HttpRequest, job_id: int, payload: StepIn, key: ActKey = "") -> HttpResponse:
+    """Change the part to suit the size that its step in hand came to."""
+    return _bench(suiting.suit(job_id, _saw(payload), payload.step, key, device_of(request)))
 
 
 @router.post("/{job_id}/undo", response={200: JobBench, **PROBLEMS})

@@ -88,6 +88,12 @@ class SawIn(Strict):
     revision: int
 
 
+class StepIn(SawIn):
+    """The same, and the step in hand on the screen, by its key."""
+
+    step: str
+
+
 class ReasonIn(SawIn):
     """A reason in words."""
 

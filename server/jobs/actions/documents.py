@@ -52,7 +52,8 @@ def start_job(document: Document, key: str = "") -> Job:
     return once(key, "start", None, document, lambda: _started(document))
 
 
-def _changed(job_id: int, typed: Document, revision: int) -> Job:
+def put(job_id: int, typed: Document, revision: int) -> Job:
+    """Replace a job's document, as part of an action. Raises as `change_job`."""
     job = find_job(job_id)
     document = furnish(typed, things(), good_dies())
     spec = read_document(document)
@@ -80,7 +81,7 @@ def change_job(job_id: int, document: Document, revision: int, key: str = "") ->
     What was recorded for steps that make something else now stays, and no longer counts. Raises InvalidDocument;
     Conflict when it was changed elsewhere; Refused when it is closed.
     """
-    return once(key, "change", job_id, (document, revision), lambda: _changed(job_id, document, revision))
+    return once(key, "change", job_id, (document, revision), lambda: put(job_id, document, revision))
 
 
 @dataclass(frozen=True, slots=True)

@@ -49,7 +49,8 @@ def _told(now: Standing, entry: Entry, *, turned: bool) -> Entry:
     return replace(entry, part=part, story=story_of(now.plans[at], entry.step, name, now.job.revision, entry.measured))
 
 
-def _recorded(job_id: int, said: Said) -> Job:
+def put_down(job_id: int, said: Said) -> Job:
+    """Record one thing at the bench, as part of an action. Raises as `record`."""
     job = find_job(job_id)
     check_open(job)
     check_saw(job, said.saw)
@@ -76,7 +77,7 @@ def record(job_id: int, said: Said, key: str = "") -> Job:
     Raises InputError beside the field that is wrong; Conflict when the job is not what the person saw; Refused when it
     is closed; Unreadable when the rules do not read it.
     """
-    return once(key, said.act.kind, job_id, said, lambda: _recorded(job_id, said))
+    return once(key, said.act.kind, job_id, said, lambda: put_down(job_id, said))
 
 
 def _undone(job_id: int, saw: Saw, device: str) -> Job:

@@ -2,6 +2,7 @@
 import { computed, nextTick, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 
+import BenchAsk from '@/features/bench/BenchAsk.vue'
 import BenchFigure from '@/features/bench/BenchFigure.vue'
 import BenchGate from '@/features/bench/BenchGate.vue'
 import BenchGauge from '@/features/bench/BenchGauge.vue'
@@ -18,7 +19,6 @@ import EmptyShell from '@/shared/controls/EmptyShell.vue'
 import MeasuredThread from '@/features/bench/MeasuredThread.vue'
 import { useGauges } from '@/features/bench/useGauges'
 import LessonLine from '@/features/bench/LessonLine.vue'
-import SettleField from '@/features/bench/SettleField.vue'
 import LivePanel from '@/features/bench/LivePanel.vue'
 import MeanwhileLine from '@/features/bench/MeanwhileLine.vue'
 import PassCounter from '@/features/bench/PassCounter.vue'
@@ -27,7 +27,6 @@ import TurnCounter from '@/features/bench/TurnCounter.vue'
 import WaitingEntries from '@/features/bench/WaitingEntries.vue'
 import PartDrawing from '@/shared/drawing/PartDrawing.vue'
 import ReadingsTable from '@/features/bench/ReadingsTable.vue'
-import ReasonField from '@/shared/controls/ReasonField.vue'
 import StepSentence from '@/shared/figures/StepSentence.vue'
 import { useBench } from '@/features/bench/useBench'
 import { type Does, useBenchAction } from '@/features/bench/useBenchAction'
@@ -62,6 +61,7 @@ const {
   close,
   retry,
   throwAway,
+  suitPart,
 } = useBench(props.id)
 const { unit } = useUnits(() => bench.value?.unit)
 useTitle(() => bench.value && `${bench.value.title}, bench`)
@@ -154,6 +154,9 @@ async function say(code: string, words: string) {
 async function settle(how: Schemas['DispositionShown'], words: string, why: string) {
   const said = { reason: words, disposition: how.code, why }
   if (await record({ kind: how.outcome, ...said })) asking.value = ''
+}
+async function suit() {
+  if (await suitPart(step.value?.key ?? '')) asking.value = ''
 }
 function back() {
   const done = bench.value?.steps.filter((s) => s.state === 'done').at(-1)
@@ -321,24 +324,16 @@ void load()
         @meant="meant"
         @sure="read(askedOf, true)"
       />
-      <SettleField
-        v-if="asking === 'reason'"
-        :ask="bench.hindrance || 'What will you do with this piece, and why?'"
+      <BenchAsk
+        v-if="asking"
+        :id="id"
+        :bench="bench"
+        :asking="asking"
         :problem="problem"
-        :begins="bench.begins"
+        @suit="suit"
         @settle="settle"
-        @down="bench.begins && takeUp(bench.begins)"
-        @close="asking = ''"
-      />
-      <ReasonField
-        v-else-if="asking"
-        :ask="asking === 'note' ? 'Note' : 'Not every piece is made. Why close the job?'"
-        :actions="[
-          asking === 'note'
-            ? { code: 'note', label: 'Save the note' }
-            : { code: 'close', label: 'Close the job' },
-        ]"
         @say="say"
+        @down="bench.begins && takeUp(bench.begins)"
         @close="asking = ''"
       />
       <ZeroKept

@@ -117,6 +117,15 @@ export function useBench(id: number) {
       ),
     )
   }
+  /** The part is changed to the size that its step in hand came to. */
+  const suitPart = (step: string) => {
+    const body = { ...saw(), step }
+    return take(() =>
+      send(['suit', id, body], (header) =>
+        ask(client.POST('/api/jobs/{job_id}/suit', { params: { path, header }, body })),
+      ),
+    )
+  }
   const close = (reason: string) =>
     take(async () => {
       await whole.close({ id, ...saw() }, reason)
@@ -158,6 +167,7 @@ export function useBench(id: number) {
     record,
     undo,
     close,
+    suitPart,
     retry: (instead?: Act) => box.retry(saw(), instead),
     throwAway: box.throwAway,
   }
