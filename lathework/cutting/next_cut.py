@@ -87,11 +87,12 @@ def next_cut(
     elsewhere: int = 0,
     stands: bool | None = None,
     usual: float = SPRINGS,
+    dear: float = 1.0,
 ) -> NextCut:
     """The next cut after a reading of `last_mm` (millimetres) of a `dimension`, told in `unit` and in the terms of what
     is moved: half of it on a radius `dial`. `elsewhere` is how many of the `passes` were made in other jobs; `stands`
     says that the tool is where the last of them left it, None where there are any; `usual` is the share of a cut that
-    springs away as long as nobody knows better (a bare number).
+    springs away as long as nobody knows better (a bare number), `dear` how many times as dear as usual a piece is.
 
     Roughing cuts go to the sizes that were planned, none deeper than the most. What is left for the end is cut at once
     where that is safe, else in two halves. Overshoot is final: "past" has nothing to dial. Source: practice.
@@ -106,7 +107,7 @@ def next_cut(
         return NextCut(state, dimension.move, None, 0.0, left, ratio, spring)
     if not learned:
         return _plain_cut(seen_mm, last_mm, dimension, dial, unit, left)
-    wanted = wanted_cut(seen_mm, target, dimension, belief, stands=stands)
+    wanted = wanted_cut(seen_mm, target, dimension, belief, stands=stands, dear=dear)
     outlook = belief.outlook(wanted.dialled_mm)
     told_mm = 2 * target.aim_mm - wanted.size_mm if dimension.grows else wanted.size_mm
     return NextCut(

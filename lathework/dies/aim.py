@@ -13,13 +13,14 @@ from lathework.units import convert
 class Aim:
     """What a die is to cut: the middle of the class of its pitch diameter and half its width, the greatest clearance
     that the classes allow, and how far the tightest nut is over the middle of the bolt's class, with the tolerance of
-    nuts; in millimetres."""
+    nuts; in millimetres. A scrapped piece is so many times as `dear` as usual."""
 
     middle_mm: float
     half_mm: float
     clearance_mm: float
     tightest_mm: float
     nuts_mm: float
+    dear: float = 1.0
 
     def mate(self, tried: Gauge = "") -> tuple[float, float]:
         """Where what a thread is tried with is supposed over the middle of the bolt's class, and how far off that may

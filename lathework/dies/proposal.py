@@ -57,7 +57,7 @@ def propose(belief: Belief, metal: str, *, below: float | None = None) -> Foreca
     def cost(one: Forecast) -> float:
         passed = one.over * belief.lets_pass(one)
         again = 1 + max(0.0, one.off_mm) / (CLOSED_AT_ONCE * belief.scale.step * belief.scale.slope_mm)
-        return SCRAP_COSTS * one.under + PASSED_COSTS * passed + again * (one.over - passed)
+        return belief.aim.dear * SCRAP_COSTS * one.under + PASSED_COSTS * passed + again * (one.over - passed)
 
     return min(told, key=lambda one: (cost(one), abs(one.eighths)), default=None)
 

@@ -27,6 +27,8 @@ CALIPER_MM = 0.02
 """Uncertainty (one standard deviation) of a diameter by caliper, with what its owner feels (practice)."""
 RULE_MM = 0.15
 """Uncertainty of a length laid off over threads with a rule (practice)."""
+MISCOUNTED, MISCOUNTED_WIDER = 0.1, 5.0
+"""How often a count is off by part of a thread, or by a whole one, and how much wider it strays then (practice)."""
 #: What can be typed; "" is not known.
 FIELDS = (
     *("outside", "bore", "tpi", "pitch", "fit", "count", "over", "angle", "taper", "hand"),

@@ -69,6 +69,11 @@ BATCHES: Words = {
         "set chuck and tools once per set-up",
     ),
 }
+DEARS: Words = {
+    "usual": ("as usual", "another piece of the bar"),
+    "little": ("little", "odd stock, or practice: fewer cuts, and some may be scrap"),
+    "much": ("much", "a casting, or the last of its bar: one more cut before it is risked"),
+}
 SUPPORTS: Words = {
     "chuck": ("chuck only", "up to about four diameters"),
     "centre": ("chuck and centre", "up to about twelve diameters, beyond that with a steady; leaves a centre hole"),

@@ -8,7 +8,7 @@ from lathework.declared import Group, Rows
 from lathework.fields import Choice, Extent, Fixed, Raw, Several, Share, Text, Whole
 from lathework.holes.depth import HIGHEST_PERCENT, LOWEST_PERCENT
 from lathework.identify.evidence import FIELDS
-from lathework.job.model import BATCHES, FINISHES, MILLINGS, ORDERS, SUPPORTS
+from lathework.job.model import BATCHES, DEARS, FINISHES, MILLINGS, ORDERS, SUPPORTS
 from lathework.job.part_declaration import LONGEST_IDENT, PART
 from lathework.lengths import Span
 from lathework.methods.die_holdings import HOLDERS
@@ -52,6 +52,9 @@ METHOD = Group(
         "order": Choice(ORDERS, "from-the-bar", "parted off the bar, or sawn blanks first"),
         "milling": Choice(MILLINGS, "after", "when flats, keyways and holes across are made"),
         "batch": Choice(BATCHES, "piece", "piece by piece, or one set-up for all pieces before the next set-up"),
+        "dear": Choice(
+            DEARS, "usual", "what a scrapped piece costs: how far the last cuts and the die keep from a limit"
+        ),
         "support": Choice(SUPPORTS, "chuck", "what carries the free end"),
         "tapping": Choice(TAPPINGS, "by-centre", "what guides the tap and turns it"),
         "percent": Share(

@@ -104,6 +104,7 @@ def _method(reader: JobReader, metal: Material, part: Part | None) -> Method:
         holder=reader.chosen("method.holder"),
         order=reader.chosen("method.order"),
         batch=reader.chosen("method.batch"),
+        dear=reader.chosen("method.dear"),
         support=reader.chosen("method.support"),
         tapping=reader.chosen("method.tapping"),
         percent=_percent(reader),

@@ -28,6 +28,10 @@ Milling = Literal["after", "before-thread", "on-the-bar"]
 MILLINGS: tuple[Milling, ...] = get_args(Milling)
 ORDERS: tuple[Order, ...] = get_args(Order)
 BATCHES: tuple[Batch, ...] = get_args(Batch)
+Dear = Literal["usual", "little", "much"]
+DEARS: tuple[Dear, ...] = get_args(Dear)
+DEARNESS: dict[Dear, float] = {"usual": 1.0, "little": 0.3, "much": 4.0}
+"""What a scrapped piece costs, in those that are as dear as usual (practice)."""
 SUPPORTS: tuple[Support, ...] = get_args(Support)
 
 
@@ -37,12 +41,11 @@ class Method:
     in what order a batch is made.
 
     `overruled` says why the work is held as chosen where its length asks for another way, "" where nobody insists;
-    `because` why a thread is cut so against advice.
-    `mate` is that of the first thread, where it was measured.
-    `fraction_asked` says that the blank's fraction was typed, not the metal's own.
-    `tapping` is what guides and turns the tap; `percent` the thread wanted in a hole, None for what suits the metal.
-    `infeed` is how a threading tool is fed in, `point` how it is ground, "" as its thread's form has it, `tip` the flat
-    or radius there, None for that of the form. `lubricant` is what is put on the tool, "" for what suits the metal.
+    `because` why a thread is cut so against advice. `mate` is that of the first thread, where it was measured.
+    `fraction_asked` says that the blank's fraction was typed, not the metal's own. `tapping` is what guides and turns
+    the tap; `percent` the thread wanted in a hole, None for what suits the metal. `infeed` is how a threading tool is
+    fed in, `point` how it is ground, "" as its thread's form has it, `tip` the flat or radius there, None for that of
+    the form; `dear` what a scrapped piece costs. `lubricant` is what is put on the tool, "" for what suits the metal.
     """
 
     blank_school: School
@@ -63,6 +66,12 @@ class Method:
     infeed: Infeed = "compound"
     point: Ground = ""
     tip: Length | None = None
+    dear: Dear = "usual"
+
+    @property
+    def dearness(self) -> float:
+        """What a scrapped piece costs, in those that are as dear as usual (a number)."""
+        return DEARNESS[self.dear]
 
 
 @dataclass(frozen=True, slots=True)

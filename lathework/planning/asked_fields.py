@@ -76,6 +76,7 @@ def asked(job: Job, notices: tuple[Notice, ...], *, blades: bool, milled: bool) 
         fields.append("method.milling")
     if job.quantity > 1:
         fields.append("method.batch")
+    fields.append("method.dear")
     if blades and not (job.setup.machine and job.setup.tools != "unsaid"):
         fields.append("setup.tools")
     if job.method.overruled or any(notice.code in HELD_OTHERWISE for notice in notices):

@@ -61,6 +61,7 @@ STUD: dict[str, Any] = {
         "milling": "after",
         "lubricant": "",
         "batch": "piece",
+        "dear": "usual",
         "support": "chuck",
         "tapping": "by-centre",
         "percent": "",

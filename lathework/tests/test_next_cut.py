@@ -26,6 +26,7 @@ from lathework.cutting.to_size.spring_back import (
     WANDERS_SHARE,
     slide_belief,
 )
+from lathework.job.model import DEARNESS
 from lathework.shop.lathe_facts import Dial
 from tests.long import draws
 from tests.simulation.springy_lathes import (
@@ -178,3 +179,23 @@ class OnSpringyLathes(unittest.TestCase):
         self.assertAlmostEqual(lathe.size, 18.1, delta=0.02)
         lathe.cut(0.5)
         self.assertAlmostEqual(lathe.size, 17.5 + 0.05 * 0.6, delta=0.03)
+
+
+class Dear(unittest.TestCase):
+    """What a scrapped piece costs is set by the person."""
+
+    def last_but_one(self, dear: float) -> int:
+        """Of bands from 0.05 to 0.08 either way, in how many half a millimetre is left for two cuts."""
+        bands = (Target(16 - width, 16.0, 16 + width) for width in (0.05 + 0.001 * n for n in range(31)))
+        left = (
+            Dimension("diameter", "diameter", band, 20.0, 4.0, "cross-slide", leaves_mm=FINISH_MM) for band in bands
+        )
+        return sum(
+            next_cut(last_mm=16.5, dimension=one, passes=(), dial="diameter", unit="mm", dear=dear).state == "near"
+            for one in left
+        )
+
+    def test_the_dearer_a_piece_the_wider_the_band_that_is_still_crept_up_to(self) -> None:
+        counts = [self.last_but_one(DEARNESS[dear]) for dear in ("little", "usual", "much")]
+        self.assertEqual(counts, sorted(counts))
+        self.assertLess(counts[0], counts[-1])

@@ -9,7 +9,8 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from lathework.errors import InvalidDocument
-from lathework.identify.evidence import Evidence
+from lathework.identify.evidence import RULE_MM, Evidence
+from lathework.identify.likelihood import counted_density
 from lathework.identify.question import INSTRUMENTS, WORTH_ASKING, next_step, questions
 from lathework.identify.rank import Ranking, rank
 from lathework.identify.reading import read_evidence
@@ -96,3 +97,13 @@ class Worth(unittest.TestCase):
         ]
         doubts = [entropy(rank(read_evidence(typed))) for typed in steps]
         self.assertEqual(doubts, sorted(doubts, reverse=True))
+
+
+class Counted(unittest.TestCase):
+    def test_a_count_between_two_stays_graded(self) -> None:
+        """18.9 over an inch: 19 by far, and 18 is not ruled out by one count."""
+        sigma = RULE_MM / 18.9
+        nineteen, eighteen, sixteen = (counted_density(25.4 / tpi, 25.4 / 18.9, sigma) for tpi in (19, 18, 16))
+        self.assertGreater(nineteen, 30 * eighteen)
+        self.assertLess(nineteen, 1000 * eighteen)
+        self.assertGreater(eighteen, 100 * sixteen)

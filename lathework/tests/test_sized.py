@@ -10,8 +10,8 @@ from dataclasses import replace
 from hypothesis import given
 from hypothesis import strategies as st
 
-from lathework.figures import Figure
-from lathework.gauging.sized import GUARD, Sized, judge_size, pitch_diameter_under, uncertainty
+from lathework.figures import PRACTICE, Figure
+from lathework.gauging.sized import GUARD, Sized, class_chance, judge_size, pitch_diameter_under, uncertainty
 from lathework.gauging.wires import WIRES, best_wire, lead_term, over_wires
 from lathework.threads.designation import read_called
 from lathework.threads.limits import external_limits
@@ -143,3 +143,19 @@ class Guarded(unittest.TestCase):
         self.assertAlmostEqual(
             uncertainty(read_called("1/2 BSW").thread).value, math.hypot(0.004, 0.00316568), places=6
         )
+
+
+class Conformance(unittest.TestCase):
+    """JCGM 106:2012, 7.3 and 7.4, from memory: the conformance probability of its worked examples."""
+
+    def test_an_interval_of_two_sides(self) -> None:
+        """A viscosity of 13.6 with a standard uncertainty of 1.8 mm²/s, tolerated from 12.5 to 16.3: about 0.66."""
+        chance = class_chance("in its class", (16.3 - 12.5) / 2, 13.6 - (16.3 + 12.5) / 2, 1.8, PRACTICE)
+        self.assertAlmostEqual(chance.value / 100, 0.66, delta=0.005)
+
+    def test_one_side(self) -> None:
+        """A breakdown voltage of -5.47 V, standard uncertainty 0.05 V, tolerated up to -5.40 V: 0.92. The other limit
+        is a hundred uncertainties away."""
+        half = 100 * 0.05
+        chance = class_chance("in its class", half, -5.47 - (-5.40 - half), 0.05, PRACTICE)
+        self.assertAlmostEqual(chance.value / 100, 0.92, delta=0.005)

@@ -66,6 +66,7 @@ class Choices:
     points: tuple[ChoiceShown, ...]
     orders: tuple[ChoiceShown, ...]
     batches: tuple[ChoiceShown, ...]
+    dears: tuple[ChoiceShown, ...]
     supports: tuple[ChoiceShown, ...]
     dials: tuple[ChoiceShown, ...]
     readouts: tuple[ChoiceShown, ...]
@@ -166,6 +167,7 @@ def choices(request: HttpRequest) -> HttpResponse:
             points=_choices(choice_words.POINTS),
             orders=_choices(choice_words.ORDERS),
             batches=_choices(choice_words.BATCHES),
+            dears=_choices(choice_words.DEARS),
             supports=_choices(choice_words.SUPPORTS),
             dials=_choices(DIALS),
             readouts=_choices(READOUTS),

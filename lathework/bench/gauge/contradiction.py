@@ -68,8 +68,10 @@ def _against(step: Operation, first: Opinion, second: Opinion) -> bool:
 
 def _third(step: Operation, said: Sequence[Opinion], offered: Sequence[Gauge]) -> str:
     """What else it may be tried with, the cheapest first; the same gauges once more where there is nothing else."""
-    used = {WIRES if one.off_mm is not None and not one.tried else one.tried for one in said}
-    names = {gauge: TRIED[gauge].hole if step.inside else TRIED[gauge].bolt for gauge in _BY_COST if gauge in offered}
+    used: set[str] = {WIRES if one.off_mm is not None and not one.tried else one.tried for one in said}
+    names: dict[str, str] = {
+        gauge: TRIED[gauge].hole if step.inside else TRIED[gauge].bolt for gauge in _BY_COST if gauge in offered
+    }
     if "wire" in step.figures:
         names = {gauge: names[gauge] for gauge in ("known",) if gauge in names} | {WIRES: WIRES} | names
     left = next((name for gauge, name in names.items() if gauge not in used), "")

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import math
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from lathework.bench.entry import made_of
 from lathework.dies.after_verdict import chance, expected, learned_advice
@@ -48,11 +48,12 @@ class Preset:
 @dataclass(frozen=True, slots=True)
 class DieNow:
     """How the die of a step stands for the piece in hand: where it was set to, None where nobody said; where that is
-    counted `start` from; what came to it `since` its last thread."""
+    counted `start` from; what came to it `since` its last thread; how `dear` a scrapped piece is."""
 
     stands: float | None = None
     start: str = TOUCH
     since: str = ""
+    dear: float = 1.0
 
 
 IN_A_HEAD = " in a head"
@@ -93,10 +94,11 @@ def aim_inside_of(thread: Thread, class_name: str) -> Aim | None:
         return aim_inside(nut, None)
 
 
-def _aim(step: Operation) -> Aim | None:
-    """What the die or the tap of a step is to cut; None where no class says so."""
+def _aim(step: Operation, dear: float) -> Aim | None:
+    """What the die or the tap of a step is to cut, where a piece is so `dear`; None where no class says so."""
     assert step.thread is not None  # what is set has a thread
-    return (aim_inside_of if step.inside else aim_of)(step.thread, step.class_name)
+    aim = (aim_inside_of if step.inside else aim_of)(step.thread, step.class_name)
+    return replace(aim, dear=dear) if aim is not None else None
 
 
 def aim_of(thread: Thread, class_name: str) -> Aim | None:
@@ -122,7 +124,7 @@ def preset(
     the `mate` that its thread is tried with; None where its screws do not size it, no class tells a size, or nobody
     said where it stood when it was moved in this job."""
     runs = step.kind in ("thread", "tap") and not step.to_mate
-    aim = _aim(step) if step.thread and runs else None
+    aim = _aim(step, die.dear) if step.thread and runs else None
     last = trials[-1].start if trials else TOUCH
     # Moved about from an unknown place, it stays as it stands: no place could be told.
     if aim is None or (die.stands is None and last == HERE):
@@ -162,12 +164,15 @@ def _by_rule(step: Operation, verdict: Verdict, scale: Scale) -> Advice | None:
     return Advice("open", scale.open_order(moved, passes=verdict == "slight-shake"), moved, False)
 
 
-def advice_after(step: Operation, verdict: Verdict, metal: str, trials: Sequence[Trial], scale: Scale) -> Advice | None:
-    """What to do with the die of a step after a verdict, the last of its `trials`; None where nothing can be said."""
+def advice_after(
+    step: Operation, verdict: Verdict, metal: str, trials: Sequence[Trial], scale: Scale, dear: float = 1.0
+) -> Advice | None:
+    """What to do with the die of a step after a verdict, the last of its `trials`, where a scrapped piece is so `dear`
+    (a number); None where nothing can be said."""
     assert step.thread is not None  # a step that is gauged has one
     if step.gauged_only:
         return advise_inside(verdict)
-    aim = None if step.to_mate else _aim(step)
+    aim = None if step.to_mate else _aim(step, dear)
     # The last thread of this die is another one where the plan names another die since: only the rule speaks then.
     if aim is None or not trials or trials[-1].verdict != verdict:
         return _by_rule(step, verdict, scale)

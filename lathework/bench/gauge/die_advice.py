@@ -26,7 +26,7 @@ def advised(plan: Plan, step: Operation, verdict: Verdict, tally: Tally, trials:
     if step.cut_by.sized_by == "depth":
         size = tally.sizes.get(step.key)
         return tool_advice(plan.job, step, verdict, sized(step, size) if size else None)
-    return advice_after(step, verdict, plan.job.material.name, trials, scale_of(step, plan))
+    return advice_after(step, verdict, plan.job.material.name, trials, scale_of(step, plan), plan.job.method.dearness)
 
 
 def _set_to(plan: Plan, step: Operation, tally: Tally) -> float | None:
@@ -60,5 +60,5 @@ def preset_of(
     start = (starts_of((tally,)) | dict(starts)).get(own, HERE)
     # Before its first thread of this job the die was out of its holder.
     since = tally.since.get(own, "" if own in tally.trials else "seated")
-    die = DieNow(_set_to(plan, step, tally), start, since)
+    die = DieNow(_set_to(plan, step, tally), start, since, plan.job.method.dearness)
     return preset(step, plan.job.material.name, trials, scale_of(step, plan), die, _mate(step, tally))

@@ -72,6 +72,7 @@ def size_now(plan: Plan, step: Operation, tally: Tally, dimension: Dimension, cu
         elsewhere=len(known) - len(own),
         stands=bool(own) and stands_there(readings),
         usual=_usual_share(plan, step),
+        dear=plan.job.method.dearness,
         dial=plan.job.setup.dial,
         unit=plan.job.unit,
     )

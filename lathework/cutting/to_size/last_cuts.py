@@ -50,10 +50,10 @@ def rough_size(last_mm: Millimetres, dimension: Dimension) -> Millimetres | None
     return next(planned, aim_mm + leaves_mm)
 
 
-def _cost(size_mm: Millimetres, spread_mm: Millimetres, target: Target) -> float:
+def _cost(size_mm: Millimetres, spread_mm: Millimetres, target: Target, dear: float) -> float:
     """What a last cut that is expected to leave a size costs, in cuts: it may go past the limit, or be cut again."""
     law = NormalDist(size_mm, spread_mm)
-    return SCRAP_COSTS * law.cdf(target.low_mm) + 1 - law.cdf(target.high_mm)
+    return dear * SCRAP_COSTS * law.cdf(target.low_mm) + 1 - law.cdf(target.high_mm)
 
 
 def _sizes(target: Target) -> Iterator[Millimetres]:
@@ -63,7 +63,7 @@ def _sizes(target: Target) -> Iterator[Millimetres]:
 
 
 def _meant_for(
-    last_mm: Millimetres, target: Target, dimension: Dimension, belief: SlideBelief, *, stands: bool
+    last_mm: Millimetres, target: Target, dimension: Dimension, belief: SlideBelief, *, stands: bool, dear: float
 ) -> tuple[CutState, Millimetres]:
     """Whether the next cut is the last one, and the size that it is meant for."""
     if not dimension.leaves_mm and not stands:
@@ -71,10 +71,10 @@ def _meant_for(
         return "finish", target.aim_mm
 
     def cost(size_mm: Millimetres) -> float:
-        return _cost(size_mm, belief.outlook(belief.dial_for(last_mm - size_mm)).spread_mm, target)
+        return _cost(size_mm, belief.outlook(belief.dial_for(last_mm - size_mm)).spread_mm, target, dear)
 
     size_mm = min(_sizes(target), key=cost)
-    after_another = min(_cost(size, belief.steadiest_mm, target) for size in _sizes(target))
+    after_another = min(_cost(size, belief.steadiest_mm, target, dear) for size in _sizes(target))
     band_mm = target.high_mm - target.low_mm
     if after_another > 1 and last_mm > target.high_mm + band_mm / 2:
         # Too narrow a band for any lathe of this kind: it is crept up to.
@@ -85,10 +85,16 @@ def _meant_for(
 
 
 def wanted_cut(
-    last_mm: Millimetres, target: Target, dimension: Dimension, belief: SlideBelief, *, stands: bool
+    last_mm: Millimetres,
+    target: Target,
+    dimension: Dimension,
+    belief: SlideBelief,
+    *,
+    stands: bool,
+    dear: float = 1.0,
 ) -> Wanted:
     """The cut that comes next after a size seen from outside, with the slide as it is believed; `stands` says that the
-    tool is where the cut before left it.
+    tool is where the cut before left it; `dear` how many times as dear as usual a scrapped piece is (a number).
 
     The last one is made at once where the chance that it goes past the limit costs less than a cut more; else half of
     what is left is: then two cuts spring alike, and the last of them leaves what its dial says. Source: practice.
@@ -98,7 +104,7 @@ def wanted_cut(
     if rough is not None:
         state, size_mm = "rough", rough
     else:
-        state, size_mm = _meant_for(last_mm, target, dimension, belief, stands=stands)
+        state, size_mm = _meant_for(last_mm, target, dimension, belief, stands=stands, dear=dear)
     dialled_mm = belief.dial_for(last_mm - size_mm)
     if not stands:
         # A tool that was just touched off holds nothing: what is left is the most that may come off.

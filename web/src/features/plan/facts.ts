@@ -20,6 +20,7 @@ export interface Fact {
     | 'orders'
     | 'millings'
     | 'batches'
+    | 'dears'
     | 'supports'
     | 'dials'
     | 'readouts'
@@ -153,6 +154,14 @@ export const LINES: { name: string; facts: Fact[] }[] = [
         field: 'method.batch',
         label: 'Batch order',
         from: 'batches',
+        telling: true,
+        asked: true,
+      },
+      {
+        field: 'method.dear',
+        label: 'A scrapped piece costs',
+        before: 'a scrapped piece costs',
+        from: 'dears',
         telling: true,
         asked: true,
       },

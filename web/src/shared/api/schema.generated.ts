@@ -2439,6 +2439,8 @@ export interface components {
             batches: components["schemas"]["ChoiceShown"][];
             /** Cutters */
             cutters: components["schemas"]["ChoiceShown"][];
+            /** Dears */
+            dears: components["schemas"]["ChoiceShown"][];
             /** Dials */
             dials: components["schemas"]["ChoiceShown"][];
             /** Dispositions */
@@ -4293,6 +4295,12 @@ export interface components {
              * @enum {string}
              */
             blank_school: "nominal" | "pitch-fraction" | "mid-limits" | "mate-takes";
+            /**
+             * Dear
+             * @default usual
+             * @enum {string}
+             */
+            dear?: "usual" | "little" | "much";
             /**
              * Finish
              * @enum {string}
