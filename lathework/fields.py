@@ -52,12 +52,14 @@ class Text:
 
 @dataclass(frozen=True, slots=True)
 class Extent:
-    """A length as typed, within `span`; an `optional` one may be empty or missing."""
+    """A length as typed, within `span`; an `optional` one may be empty or missing, one that may be said
+    `roughly` only about so long."""
 
     span: Span
     about: str = ""
     optional: bool = True
     default: Any = ""
+    roughly: bool = False
 
     @property
     def required(self) -> bool:

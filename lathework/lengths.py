@@ -19,17 +19,19 @@ _FORM = re.compile(
 )
 _UNIT = re.compile(r"^(?P<number>.*?)\s*(?P<unit>inches|inch|in\.?|mm|thou|\"|″|”|'')?$", re.IGNORECASE | re.DOTALL)
 _TIMES = re.compile(r"^(?P<count>\d{1,3})\s*[x×*]\s*(?P<length>\S.*)$", re.IGNORECASE | re.ASCII)
+_ABOUT = re.compile(r"^(?:about|approx(?:imately|\.)?|roughly|circa|ca?\.|ca|~|≈)\s*(?P<length>\S.*)$", re.IGNORECASE)
 _BARE = re.compile(r"^(?P<number>[+\-−]?\d{0,9}[.,]?\d{0,9})\s*%?$", re.ASCII)
 _LONGEST_TEXT = 40
 
 
 @dataclass(frozen=True, slots=True)
 class Length:
-    """A length with the unit it was given in, and the text it was typed as."""
+    """A length with the unit it was given in, and the text it was typed as; whether it is only `about` that."""
 
     value: float
     unit: LengthUnit
     typed: str
+    about: bool = False
 
     @property
     def mm(self) -> float:
@@ -71,11 +73,12 @@ def _number(text: str, field: str) -> float:
 
 
 @lru_cache(maxsize=4096)
-def read_length(text: str, unit: LengthUnit, field: str = "length") -> Length:
+def read_length(text: str, unit: LengthUnit, field: str = "length", *, roughly: bool = False) -> Length:
     """Read `text` as a length; a bare number is in `unit`. Sums and multiples are worked out: 7/16+3/16, 2 x 13 mm.
 
     Returns the length in the unit it was written in, that of the first where several are added. Raises InputError
-    ("empty", "not-a-length", "divided-by-zero") that names `field`.
+    ("empty", "not-a-length", "divided-by-zero", "not-exact") that names `field`. A length may be said `roughly` ("about
+    20 mm", "~3/4") only where that is so.
 
     >>> read_length("1-1/4", "in").value, read_length("6,35", "mm").mm, read_length("F", "mm").value
     (1.25, 6.35, 0.257)
@@ -83,6 +86,11 @@ def read_length(text: str, unit: LengthUnit, field: str = "length") -> Length:
     (0.625, 26.0)
     """
     typed = text.strip()
+    about = _ABOUT.match(typed)
+    if about is not None and not roughly:
+        raise InputError("not-exact", field, "Type the size itself. Only a length along the part may be “about”.")
+    if about is not None:
+        return replace(read_length(about["length"], unit, field), typed=typed, about=True)
     if not typed:
         raise InputError("empty", field, "Type a length.")
     if len(typed) > _LONGEST_TEXT:

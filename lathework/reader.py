@@ -148,14 +148,15 @@ class Reader:
             self.note(error)
             return None
 
-    def length(self, field: str, span: Span, *, optional: bool = False) -> Length | None:
-        """A length within `span`, or None with the error noted; an `optional` one may be empty."""
+    def length(self, field: str, span: Span, *, optional: bool = False, roughly: bool = False) -> Length | None:
+        """A length within `span`, or None with the error noted; an `optional` one may be empty, one said
+        `roughly` only about so long."""
         before = self.wrong
         text = self.text(field)
         if self.wrong > before or (optional and not text):
             return None
         try:
-            return within(read_length(text, self.unit, field), span, field)
+            return within(read_length(text, self.unit, field, roughly=roughly), span, field)
         except InputError as error:
             self.note(error)
             return None

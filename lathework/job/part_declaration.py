@@ -47,7 +47,10 @@ SECTION = Group(
         ),
         "round": Extent(ACROSS, "of flats, a hexagon or a square: what they are milled on; empty takes the largest"),
         "length": Extent(
-            ALONG, "of a thread to its shoulder, or of full thread; one section may leave it empty and take the rest"
+            ALONG,
+            "of a thread to its shoulder, or of full thread; one section may leave it empty and take the rest; may be "
+            "about so long",
+            roughly=True,
         ),
         "thread": Text("designation: 3/8-16, M8x1, 1/4 BSW, G3/8, 2 BA"),
         "runs": Choice(RUNS, "shoulder", "what the length of a thread runs to: its shoulder, or its full thread"),
@@ -63,7 +66,7 @@ SECTION = Group(
         "key": Extent(KEY, "width of the key in a round section; empty has no keyway"),
         "key_length": Extent(ALONG, "how long that keyway is, from the edge toward the nearer end; all along if empty"),
         "measured": Extent(ACROSS, "what the sample measured across"),
-        "measured_length": Extent(ALONG, "what the sample measured along"),
+        "measured_length": Extent(ALONG, "what the sample measured along, or about that", roughly=True),
     },
 )
 BORE = Group(
@@ -102,7 +105,7 @@ PART = Group(
         "id": Ident("its own within the job"),
         "name": Text("what tells it from the other parts of its job"),
         "stock": STOCK,
-        "overall_length": Extent(ALONG, "what it should be; needed when one section takes the rest"),
+        "overall_length": Extent(ALONG, "what it should be; needed when one section takes the rest", roughly=True),
         "sections": Rows(SECTION, MOST_SECTIONS, 1, "right-hand end first, toward the chuck"),
         "bores": Rows(BORE, MOST_BORES, about="holes along the axis, and across it", required=False),
         "afterwards": Text("what is done when the part is made, in words: its last step", LONGEST_WORDS),

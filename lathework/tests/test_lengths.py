@@ -10,6 +10,7 @@ from hypothesis import strategies as st
 
 from lathework.errors import InputError, OutOfRange
 from lathework.lengths import Length, Span, read_length, within
+from lathework.tests.samples import SCREW, plan, section, step
 
 READ = (
     ("5/16", "in", 0.3125, "in"),
@@ -108,3 +109,34 @@ class Within(unittest.TestCase):
 
     def test_what_is_no_number_is_outside(self) -> None:
         self.assertEqual(self.check(float("inf"), "mm").choices, ())
+
+
+class About(unittest.TestCase):
+    """A length that is only about so long."""
+
+    def test_it_is_a_value_one_can_type(self) -> None:
+        for typed, mm in (("about 20 mm", 20.0), ("~3/4", 19.05), ("ca. 12,5 mm", 12.5), ("approx 1-1/4", 31.75)):
+            with self.subTest(typed):
+                length = read_length(typed, "in", roughly=True)
+                self.assertAlmostEqual(length.mm, mm)
+                self.assertTrue(length.about)
+                self.assertEqual(length.typed, typed)
+        self.assertFalse(read_length("20 mm", "in", roughly=True).about)
+
+    def test_a_diameter_is_not_about(self) -> None:
+        with self.assertRaises(InputError) as raised:
+            read_length("about 20 mm", "in", "across")
+        self.assertEqual((raised.exception.code, raised.exception.field), ("not-exact", "across"))
+
+    def test_its_shoulder_may_be_off_by_more_and_that_is_said(self) -> None:
+        """Half a millimetre either way, or a fiftieth of it."""
+        bands = {}
+        for length in ("about 1/2", "1/2"):
+            sections = [SCREW["part.sections"][0], {**SCREW["part.sections"][1], "length": length}, section("bar")]
+            made = plan({"part.sections": sections})
+            [band] = [one.target for one in step(made, "turn").dimensions if one.measured == "length"]
+            bands[length] = (band.high_mm - band.low_mm) / 2
+            self.assertEqual(any(one.code == "about-length" for one in made.notices), length.startswith("about"))
+        self.assertAlmostEqual(bands["1/2"], 0.1)
+        # The shoulder stands 44.45 from the face: a fiftieth of that is 0.889.
+        self.assertAlmostEqual(bands["about 1/2"], 0.889)

@@ -74,7 +74,8 @@ class JobReader(FieldReader):
     def size(self, path: str, *, optional: bool | None = None) -> Length | None:
         """A length within its span, or None with the error noted; `optional` where the other fields decide that."""
         one = _declared(path, Extent)
-        return self.length(path, one.span, optional=one.optional if optional is None else optional)
+        may_miss = one.optional if optional is None else optional
+        return self.length(path, one.span, optional=may_miss, roughly=one.roughly)
 
     def share(self, path: str, default: float) -> float:
         """A bare number; empty is `default`, a bare number too."""

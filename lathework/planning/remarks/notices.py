@@ -19,6 +19,7 @@ from lathework.planning.milling import milling_notices
 from lathework.planning.notice import Notice, told
 from lathework.planning.remarks.hole_notices import hole_notices
 from lathework.planning.remarks.way_notices import refused
+from lathework.planning.steps.measures import rough_mm
 from lathework.planning.steps.threads.threading import by_hand_because
 from lathework.planning.threads.thread_work import ThreadWork, in_mm
 from lathework.planning.threads.wanted import wanted_outside
@@ -69,6 +70,18 @@ def _threads(work: Work) -> Iterator[Notice]:
             if note not in said:
                 said.add(note)
                 yield Notice("thread-note", f"{field}.thread", note)
+
+
+def about_notices(work: Work) -> Iterator[Notice]:
+    """Lengths that are only about so long: what that allows, and when it is to be known better."""
+    for number, section in enumerate(work.part.sections):
+        if section.length.about:
+            off = told(rough_mm(section.length.mm), work.job.unit)
+            text = (
+                f"Section {number + 1} is only about so long: {off} more or less is on size. Where something must reach it, "
+                "measure that first and type the length."
+            )
+            yield Notice("about-length", f"part.sections.{number}.length", text)
 
 
 def _shallow(work: Work, found: ThreadWork, field: str) -> Notice:
@@ -204,7 +217,7 @@ def _support(work: Work, chucking: Chucking) -> Iterator[Notice]:
 
 def notices(work: Work, ways: tuple[Chucking, ...], left: tuple[Breach, ...]) -> tuple[Notice, ...]:
     """Every remark on the job, in the order of blank, sizes, holding; `left` is what did not hold when it was run."""
-    out = [*_threads(work), *_sizes(work), *hole_notices(work, ways, left), *_holding(work, ways)]
+    out = [*_threads(work), *_sizes(work), *about_notices(work), *hole_notices(work, ways, left), *_holding(work, ways)]
     out += milling_notices(work, ways)
     if work.dry_against_advice and work.part.threads:
         text = f"Use {work.job.material.lubricant}: cut dry, {work.job.material.name} tears and breaks taps."

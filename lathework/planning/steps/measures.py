@@ -15,6 +15,8 @@ PLAIN_TOLERANCE_MM = 0.05
 """Band about a plain diameter that counts as on size (practice)."""
 SHOULDER_MM = 0.1
 """Band about a length or a shoulder where nobody asked for closer (practice)."""
+ROUGH_MM, ROUGH_SHARE = 0.5, 0.02
+"""How far a length may be off that is said to be only about so long: this, or a share of it (practice)."""
 WIDER_MM, DEEPER_MM, BOTTOM_SHARE = 0.5, 1.0, 0.5
 """How much wider a groove, and how much deeper a blind hole, may come out, and that at most this share of the metal
 under it (practice)."""
@@ -42,11 +44,16 @@ def about(aim_mm: float, within_mm: float) -> Target:
     return Target(aim_mm - within_mm, aim_mm, aim_mm + within_mm)
 
 
-def shoulder(end_mm: float) -> Dimension:
-    """The length of a turned step, from the face to its shoulder."""
-    return Dimension(
-        "length", "face to shoulder", about(end_mm, SHOULDER_MM), 0.0, FACED_AT_ONCE_MM, "carriage", ROD, grows=True
-    )
+def shoulder(end_mm: float, *, roughly: bool = False) -> Dimension:
+    """The length of a turned step, from the face to its shoulder (`end_mm` millimetres); one that is only about so long
+    may be off by more."""
+    band = about(end_mm, rough_mm(end_mm) if roughly else SHOULDER_MM)
+    return Dimension("length", "face to shoulder", band, 0.0, FACED_AT_ONCE_MM, "carriage", ROD, grows=True)
+
+
+def rough_mm(length_mm: float) -> float:
+    """How far a length may be off that is only about so long (both millimetres). Source: practice."""
+    return max(ROUGH_MM, ROUGH_SHARE * length_mm)
 
 
 def overall(length_mm: float, start_mm: float, *, high_mm: float | None = None) -> Dimension:

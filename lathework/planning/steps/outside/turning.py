@@ -177,7 +177,8 @@ def _dimensions(
     if _long_fit(placed):
         yield measures.far_end(target, start_mm)
     if far.number != chucking.placed[-1].number:
-        yield measures.shoulder(far.far_mm)
+        roughly = any(one.section.length.about for one in chucking.placed if one.far_mm <= far.far_mm)
+        yield measures.shoulder(far.far_mm, roughly=roughly)
 
 
 def _turn_title(work: Work, placed: Placed, *, last: bool) -> str:
