@@ -9,6 +9,7 @@ from hypothesis import strategies as st
 
 from lathework.errors import InputError
 from lathework.threads.designation import read_called, read_designation
+from lathework.threads.designation.spoken import spoken
 from lathework.threads.library import library
 from lathework.threads.limits import internal_limits
 
@@ -267,3 +268,65 @@ class TwoBehindOneName(unittest.TestCase):
             with self.subTest(text), self.assertRaises(InputError) as caught:
                 read_designation(text)
             self.assertIn("2A", caught.exception.message)
+
+
+class AsPeopleSayThem(unittest.TestCase):
+    """What other hands typed: read at once, or asked with the right one among the choices; never another thread."""
+
+    READ = (
+        *(("1/2 by 13", "1/2-13 UNC"), ("7/16-20 national fine", "7/16-20 UNF"), ("3/8-16-UNC", "3/8-16 UNC")),
+        *(('G1"', "G1"), ("G1 inch", "G1"), ("M10x1.5 mm", "M10"), ("M6 L", "M6 LH"), ("metric 8", "M8")),
+        *(("10 mm coarse", "M10"), ("quarter inch UNC", "1/4-20 UNC"), ("half inch npt", "1/2-14 NPT")),
+        *(
+            ("inch and a quarter BSW", "1-1/4 BSW"),
+            ("one and a half BSW", "1-1/2 BSW"),
+            ("three eighths UNF", "3/8-24 UNF"),
+        ),
+        *(("ACME 3/4-6", "3/4-6 Acme"), ("26 tpi 1/4 brass", "1/4-26 Brass"), ("five sixteenths BSF", "5/16 BSF")),
+        *(("3/8 british standard whitworth", "3/8 BSW"), ("2 british association", "2 BA"), ("M8 x 1.25 mm", "M8")),
+        *(
+            ("1/4 unified coarse", "1/4-20 UNC"),
+            ("1/2 american national fine", "1/2-20 UNF"),
+            ("eighth npt", "1/8-27 NPT"),
+        ),
+    )
+    ASKED = (
+        *(("1/4 pipe", "G1/4"), ("1/4 pipe", "1/4-18 NPT"), ("quarter BSP", "G1/4"), ("half inch bsp", "G1/2")),
+        *(("8mm", "M8"), ("3 mm", "M3"), ("10/32", "#10-32 UNF"), ("8/32", "#8-32 UNC"), ("1.5x13", "1/2-13 UNC")),
+        *(
+            ("spark plug", "M14x1.25"),
+            ("pedal thread", "9/16-20 BSC"),
+            ("20 mm conduit", "M20x1.5"),
+            ("5 mm 0.8", "M5"),
+        ),
+        *(("3/4 inch british standard pipe", "G3/4"), ("garden hose", "G3/4")),
+    )
+
+    def test_read_at_once(self) -> None:
+        for typed, name in self.READ:
+            with self.subTest(typed):
+                self.assertEqual(read_called(typed).thread.designation, name)
+
+    def test_several_starts_without_brackets(self) -> None:
+        thread = read_called("Tr40x14P7").thread
+        self.assertEqual((thread.pitch, thread.starts), (7.0, 2))
+
+    def test_asked(self) -> None:
+        for typed, name in self.ASKED:
+            with self.subTest(typed), self.assertRaises(InputError) as raised:
+                read_called(typed)
+            self.assertIn(name, raised.exception.choices)
+        with self.assertRaises(InputError) as raised:
+            read_called("10/32")
+        self.assertEqual(raised.exception.choices[0], "#10-32 UNF")
+
+    def test_a_pitch_is_no_thread(self) -> None:
+        for typed in ("13 tpi", "1.5 mm pitch", "pitch 1.5 mm", "20 threads per inch", "1.5 mm lead"):
+            with self.subTest(typed), self.assertRaises(InputError) as raised:
+                read_called(typed)
+            self.assertEqual(raised.exception.code, "pitch-only")
+
+    def test_notations_stay_what_they_were(self) -> None:
+        """Words change no designation of the library."""
+        for thread in library():
+            self.assertEqual(spoken(thread.designation), thread.designation)

@@ -78,8 +78,8 @@ def about_notices(work: Work) -> Iterator[Notice]:
         if section.length.about:
             off = told(rough_mm(section.length.mm), work.job.unit)
             text = (
-                f"Section {number + 1} is only about so long: {off} more or less is on size. Where something must reach "
-                "it, measure that first and type the length."
+                f"Section {number + 1} is only about so long: {off} more or less is on size. Where something must "
+                "reach it, measure that first and type the length."
             )
             yield Notice("about-length", f"part.sections.{number}.length", text)
 

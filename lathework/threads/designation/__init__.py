@@ -13,6 +13,7 @@ from lathework.threads.designation.inch import read_inch
 from lathework.threads.designation.metric import read_metric
 from lathework.threads.designation.nut_by_bore import ask_of_a_bore
 from lathework.threads.designation.pipe import read_pipe
+from lathework.threads.designation.spoken import ask_of_words, spoken
 from lathework.threads.designation.suffix import apply, classes_said, split, with_suffix
 from lathework.threads.designation.tidy import ordered, tidied
 from lathework.threads.designation.trades import read_trade
@@ -81,7 +82,8 @@ def read_called(text: str, *, stored: bool = False) -> Called:
     if len(text) > _LONGEST_TEXT:
         raise fail("unreadable", f"That is too long to be a thread. {HOW}")
     ask_of_a_bore(text)
-    tidy = tidied(text)
+    ask_of_words(text)
+    tidy = tidied(spoken(text))
     if not tidy:
         raise fail("empty", "Type a thread.")
     # Hand, class and length go before the words are put in order: they stand behind whichever came last.
@@ -101,9 +103,9 @@ def read_called(text: str, *, stored: bool = False) -> Called:
 def read_designation(text: str) -> Thread:
     """Read a designation and return the one thread it can mean, without its class.
 
-    Raises InputError on field "designation": "empty", "unreadable", "incomplete", "ambiguous",
-    "unknown-size", "count-mismatch", "non-standard-pitch", "taper-pipe", "divided-by-zero"; its `choices` can be
-    typed instead.
+    Raises InputError on field "designation": "empty", "unreadable", "incomplete", "ambiguous", "unknown-size",
+    "count-mismatch", "non-standard-pitch", "taper-pipe", "divided-by-zero", "pitch-only"; its `choices` can be typed
+    instead.
 
     >>> read_designation("3/8 x 16 unc").designation, read_designation("m8x1").pitch
     ('3/8-16 UNC', 1.0)

@@ -175,7 +175,12 @@ def _unnamed(text: str, label: str, tpi: Decimal | None, at_size: list[Thread]) 
             f"standard fine thread is {stock.designation}. Type the one you mean.",
             [FORMERLY_FINE, stock.designation, *_specials(label, tpi)[1:]],
         )
-    raise ask(text, [*found, *_specials(label, tpi)])
+    raise ask(text, [*found, *_specials(label, tpi), *([] if found else _like(tpi))])
+
+
+def _like(tpi: Decimal) -> list[str]:
+    """The unified thread of that count, where none has it at that size: the size may be the slip."""
+    return [t.designation for t in library() if t.series in ("UNC", "UNF") and t.tpi == float(tpi)][:1]
 
 
 def read_inch(text: str) -> Thread | None:

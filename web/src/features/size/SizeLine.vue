@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { defineAsyncComponent, nextTick, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue'
 
 import ChoiceList from '@/shared/controls/ChoiceList.vue'
 import { useSize } from '@/shared/api/useSize'
@@ -12,6 +12,12 @@ const open = defineModel<boolean>('open', { required: true })
 const text = ref('')
 const narrow = useNarrow()
 const { size, problem } = useSize(text)
+/** A pitch by itself is no thread: its gears are on another page. */
+const pitch = computed(() =>
+  problem.value?.errors[0]?.code === 'pitch-only'
+    ? text.value.trim().replace(/\s*(?:\bpitch|\blead)\b\s*/gi, '')
+    : '',
+)
 const field = ref<{ focus: () => void }>()
 
 watch(
@@ -55,6 +61,9 @@ function leave(event: FocusEvent) {
     <div v-if="open && (size || problem)" class="answer" aria-live="polite">
       <div v-if="problem" class="problem">
         <p class="field-error">{{ problem.message }}</p>
+        <router-link v-if="pitch" :to="{ name: 'gears', query: { pitch } }" @click="close"
+          >Change gears for {{ pitch }}</router-link
+        >
         <ChoiceList :choices="problem.errors[0]?.choices ?? []" @take="(choice) => (text = choice)" />
       </div>
       <SizeAnswer v-else-if="size" :size="size" @close="close" />
