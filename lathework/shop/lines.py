@@ -7,16 +7,20 @@ from dataclasses import dataclass
 
 from lathework.errors import InputError, InvalidDocument
 from lathework.shop.kinds import CODES, KINDS, name_of
+from lathework.shop.kinds.bars import names_metal
 from lathework.shop.kinds.kind import Owned, ThingKind
 from lathework.shop.kit import read_thing
+from lathework.shop.typing.left_over import LEFT_OVER, asked, read_most
 from lathework.shop.typing.line_words import ANY
 from lathework.shop.typing.reads import MOST_THINGS
 from lathework.shop.typing.sizes import HOW, wrong
+from lathework.shop.typing.spoken import COUNTS, QUALITIES, TIGHT, is_place, spoken_line, without_notes
 
 MOST_LINES = 100
 LONGEST_TYPED = 300
 """Characters of a line: a lathe is told with its speeds and its wheels."""
-_FILLERS = {"set", "sets", "of", "a", "an", "the", "round", "box", "rack", "and"}
+_FILLERS = {"set", "sets", "of", "a", "an", "the", "round", "box", "rack", "complete", "full", "with", "for", "on"}
+_BETWEEN = re.compile(r"\s*(?:,|&|\+|\band\b)\s*", re.IGNORECASE)
 
 
 @dataclass(frozen=True, slots=True)
@@ -50,19 +54,26 @@ _NAMED = tuple((kind, _pattern(kind)) for kind in sorted(KINDS, key=lambda kind:
 """What each kind is called, the longer names before the words they hold."""
 
 
-def _split(kind: ThingKind, named: str, place: str) -> tuple[str, dict[str, str]]:
-    """What a line says in words of its own, taken out of it: state, steel, form; with its place."""
+def _split(kind: ThingKind, named: str) -> tuple[str, dict[str, str]]:
+    """What a line says in words of its own, taken out of it: state, steel, form, what it is like."""
     told: dict[str, str] = {}
-    rest = []
+    rest, notes = [], []
     words = {**ANY, **kind.line.words}
     for word in named.split():
-        known = words.get(word.lower())
+        plain = word.lower().strip(",;")
+        known = words.get(plain)
         if known:
             told[known[0]] = known[1]
-        elif word.lower() not in _FILLERS:
+        elif (
+            (plain in QUALITIES and plain != "dial")
+            or (plain == "dial" and not kind.line.whole)
+            or (kind.code == "reamer" and plain in TIGHT)
+        ):
+            notes.append(word)
+        elif plain not in (*_FILLERS, *COUNTS) or kind.line.whole:
             rest.append(word)
-    if place.strip():
-        told["place"] = place.strip()
+    if notes:
+        told["notes"] = " ".join(notes)
     return " ".join(rest), told
 
 
@@ -86,20 +97,98 @@ def _kind_of(named: str) -> tuple[ThingKind, str, str]:
         if others:
             raise wrong(f"Is it a {kind.code} or a {others[0]}? {HOW}", (kind.code, *others))
         return kind, found[0], rest
+    if names_metal(named):
+        # A metal with its size is a bar of it.
+        return next(kind for kind, _ in _NAMED if kind.code == "bar"), "", named
     raise wrong(f"Say what it is: a die, a tap, a drill, a holder, a lathe ... {HOW}", CODES)
 
 
-def _named(text: str) -> tuple[Typed, ...]:
+def _place_of(text: str) -> tuple[str, str]:
+    """A line without the place that stands behind its commas, and that. Items, sizes and words that say something of
+    the thing may stand there too, and a lathe is told in commas."""
+    chunks = [chunk.strip() for chunk in text.split(",") if chunk.strip()]
+    kinds = [at for at, chunk in enumerate(chunks) if any(name.search(chunk) for _, name in _NAMED)]
+    if not kinds:
+        return text, ""
+    named = next(kind for kind, name in _NAMED if name.search(chunks[kinds[0]]))
+    if named.line.whole:
+        stands = chunks[-1] if len(chunks) > 1 and is_place(chunks[-1]) else ""
+        return ", ".join(chunks[:-1] if stands else chunks), stands
+    words = {**ANY, **named.line.words}
+    kept = chunks[: kinds[0] + 1]
+    places: list[str] = []
+    for chunk in chunks[kinds[0] + 1 :]:
+        says = all(word.lower() in words for word in chunk.split())
+        (kept if says and not places else places).append(chunk)
+    return " , ".join(kept), ", ".join(places)
+
+
+def _each(kind: ThingKind, rest: str, told: dict[str, str]) -> list[dict[str, str]]:
+    """The documents that the rest of a line names; several items with commas, "and" or "&" between are each one where
+    each can be read by itself, those without a series as the last one. Raises InputError."""
+    try:
+        return list(kind.line.reads(rest.replace(" , ", " ").strip(" ,"), dict(told)))
+    except InputError as error:
+        items = [item.strip() for item in _BETWEEN.split(rest) if item.strip()]
+        items = items if len(items) > 1 else rest.split()
+        if len(items) < 2 or kind.line.whole:
+            raise
+        series = re.search(r"[a-z]+$", items[-1], re.IGNORECASE)
+        for behind in ("", f" {series[0]}" if series else ""):
+            try:
+                return [one for item in items for one in kind.line.reads(f"{item}{behind}", dict(told))]
+            except InputError:
+                try:
+                    last = f"{items[-1]}"
+                    own = [f"{item}{behind}" for item in items[:-1]]
+                    return [one for item in (*own, last) for one in kind.line.reads(item, dict(told))]
+                except InputError:
+                    continue
+        raise error
+
+
+def _named(line: str) -> tuple[Typed, ...]:
     """The things that a line names. Raises InputError."""
-    if len(text) > LONGEST_TYPED:
+    if len(line) > LONGEST_TYPED:
         raise wrong(f"That is too long for one item. {HOW}")
-    named, _, place = text.partition(",")
+    text, notes = without_notes(line)
+    text, counted = without_notes(spoken_line(text))
+    named, place = _place_of(text)
     kind, called, rest = _kind_of(named)
-    rest, told = _split(kind, f"{called} {rest}", place)
-    rest = _pattern(kind).sub(" ", rest).strip()
+    rest, told = _split(kind, named if kind.line.whole else f"{called} {rest}")
+    rest = rest if kind.line.whole else _pattern(kind).sub(" ", rest).strip()
+    rest, told = _hand_behind(rest), told | ({"place": place} if place else {})
+    if all_notes := "; ".join(filter(None, (notes, counted, told.get("notes", "")))):
+        told["notes"] = all_notes
     if not rest and kind.line.more:
         raise wrong(HOW)
-    return tuple(_checked(kind, document) for document in kind.line.reads(rest, told))
+    try:
+        documents, over = read_most(rest, lambda kept: _each(kind, kept, told))
+    except InputError as error:
+        if error.code != LEFT_OVER:
+            raise
+        raise asked(line, error.message, f"a {kind.called}", lies="in " if kind.line.whole else "") from None
+    things = tuple(_checked(kind, document) for document in documents)
+    if over:
+        raise asked(line, over, _several(things))
+    return things
+
+
+def _several(things: tuple[Typed, ...]) -> str:
+    return things[0].name if len(things) == 1 else f"{len(things)} items, {things[0].name} the first"
+
+
+def _hand_behind(rest: str) -> str:
+    """A text that begins with the hand of its thread, with that behind the thread and its series.
+
+    >>> _hand_behind("LH 1/2 BSW 1 in"), _hand_behind("M10 LH 30 mm")
+    ('1/2 BSW LH 1 in', 'M10 LH 30 mm')
+    """
+    words = rest.split()
+    if words[:1] != ["LH"] or len(words) < 2:
+        return rest
+    ends = next((at for at, word in enumerate(words[2:], 2) if not word.isalpha()), len(words))
+    return " ".join([*words[1:ends], "LH", *words[ends:]])
 
 
 def read_line(text: str) -> Line:

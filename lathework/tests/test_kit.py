@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import unittest
+from itertools import pairwise
 
 from hypothesis import given
 from hypothesis import strategies as st
@@ -209,3 +210,81 @@ class WhatServes(unittest.TestCase):
                 (tool.thread.major_mm, tool.thread.pitch_mm, tool.thread.form.angle_deg, tool.thread.hand),
                 (thread.major_mm, thread.pitch_mm, thread.form.angle_deg, thread.hand),
             )
+
+
+class AsOtherHandsTypeThem(unittest.TestCase):
+    """Lines as people tell a friend: read at once, or asked about; never made into a name or a place unasked."""
+
+    READ: tuple[tuple[str, int, dict[str, str]], ...] = (
+        ("set of metric taps M3 to M12", 7, {"thread": "M3"}),
+        ("M3, M4, M5 taps", 3, {"thread": "M3"}),
+        ("M6 and M8 dies", 2, {"thread": "M6"}),
+        ("three dies M3 M4 M5", 3, {"thread": "M3"}),
+        ("BA taps 0 to 10", 11, {"thread": "0 BA"}),
+        ("number drills 1 to 60", 60, {}),
+        ("drills 1 to 13 mm by 0.5", 25, {"size": "1 mm"}),
+        ("1-10 mm drill set in 0.1 steps", 91, {"size": "1 mm"}),
+        ("set of drills 1/16 to 1/2 in by 64ths", 29, {"size": "1/16 in"}),
+        ("letter drills A to Z", 26, {"size": "A"}),
+        ("ER32 collets", 19, {"system": "ER32"}),
+        ("ER32 collet 10 mm", 1, {"system": "ER32", "most": "10 mm"}),
+        ("reamer 10 H7", 1, {"size": "10 mm", "notes": "H7"}),
+        ("4 jaw independent chuck 200 mm", 1, {"form": "four-jaw", "most": "200 mm"}),
+        ("0-25 micrometer", 1, {"most": "25 mm"}),
+        ("0-1 inch micrometer", 1, {"most": "1 in"}),
+        ("25-50 mm micrometer", 1, {"most": "50 mm", "notes": "from 25 mm"}),
+        ("6 inch digital caliper", 1, {"most": "6 in", "notes": "digital"}),
+        ("revolving centre no 2 morse", 1, {"form": "live", "taper": "2MT"}),
+        ("left-hand M10 tap", 1, {"thread": "M10 LH"}),
+        ("left hand 1/2 BSW die 1 in", 1, {"thread": "1/2 BSW LH", "across": "1 in"}),
+        ("1 m of 16 mm mild steel", 1, {"across": "16 mm", "long": "1000 mm", "metal": "mild-steel"}),
+        ("2 ft of 1/2 hex brass bar", 1, {"across": "1/2 in", "long": "24 in", "form": "hexagon"}),
+        ("12 mm EN1A round bar", 1, {"metal": "free-cutting-steel", "notes": "EN1A"}),
+        ("lathe leadscrew 8 tpi wheels 20,30,40", 1, {"leadscrew": "8 tpi", "gears": "20, 30, 40", "name": "Lathe"}),
+        ("lathe, wheels 20 to 65 in 5s, 127 wheel", 1, {"gears": "20, 25, 30, 35, 40, 45, 50, 55, 60, 65, 127"}),
+        ("lathe 9 inch swing 26 mm spindle bore 2MT", 1, {"swing": "9 in", "bore": "26 mm", "taper": "2MT"}),
+        ("lathe 3 mm leadscrew gearbox 0.5, 1, 1.5 mm", 1, {"gearbox": "0.5, 1, 1.5 mm", "leadscrew": "3 mm"}),
+        (
+            "bench lathe, 60, 110, 200 rpm, thread dial 32 teeth 8 lines",
+            1,
+            {"speeds": "60, 110, 200", "dial_lines": "8"},
+        ),
+    )
+
+    def test_read_at_once(self) -> None:
+        for typed, count, says in self.READ:
+            with self.subTest(typed):
+                line = read_line(typed)
+                self.assertIsNone(line.error, line.error)
+                self.assertEqual(len(line.things), count)
+                document = min((thing.document for thing in line.things), key=lambda one: says.items() > one.items())
+                first = line.things[0].document if count > 1 and "size" not in says else document
+                self.assertLessEqual(says.items(), (first if says.items() <= first.items() else document).items())
+
+    def test_a_speed_without_steps_is_told_by_its_ends(self) -> None:
+        (typed,) = read_line("small lathe with speeds 120-2000").things
+        speeds = [int(one) for one in typed.document["speeds"].split(", ")]
+        self.assertEqual((speeds[0], speeds[-1], typed.document["name"]), (120, 2000, "Lathe"))
+        self.assertTrue(all(later / former < 1.4 for former, later in pairwise(speeds)))
+
+    def test_what_is_left_over_is_asked_with_the_line_put_right(self) -> None:
+        for typed, words in (
+            ("M6 yellow tap", "yellow"),
+            ("lathe, quick change toolpost, 8 tpi leadscrew", "quick change toolpost"),
+            ("boring bar 8 mm", "8 mm"),
+        ):
+            with self.subTest(typed):
+                error = read_line(typed).error
+                assert error is not None
+                self.assertEqual(error.code, "left-over")
+                self.assertIn(f"“{words}”", error.message)
+                place, note, out = map(read_line, error.choices)
+                self.assertEqual(note.things[0].document["notes"], words)
+                self.assertNotIn(words, str(out.things[0].document))
+                if place.error is None:
+                    self.assertIn(words, place.things[0].document["place"])
+
+    def test_what_is_no_thing_of_a_shop_is_refused(self) -> None:
+        for typed in ("milling machine", "hammer", "6 mm cube", "surface plate"):
+            with self.subTest(typed):
+                self.assertIsNotNone(read_line(typed).error)

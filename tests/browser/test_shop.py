@@ -70,6 +70,21 @@ class FromFiles(BrowserCase):
         expect(page.get_by_role("note")).to_have_count(0)
         self.the_lathe_of_the_last_job_moves_over()
 
+    def test_words_that_are_left_over_are_asked_about(self) -> None:
+        """Nothing was made of "yellow": by a press it is a note, and the line is as good as the others."""
+        page = self.page
+        page.goto("/shop")
+        lines = page.get_by_role("textbox", name="What do you own? One line for each")
+        type_into(lines, "M6 yellow tap; ER16 collet 6 mm")
+        asked = page.get_by_role("alert").filter(has_text="yellow")
+        expect(asked).to_contain_text("the place it lies in, a note on it, or nothing")
+        asked.get_by_role("button", name="It is a note").click()
+        expect(asked).to_have_count(0)
+        page.get_by_role("button", name="Add 2 items to the shop").click()
+        expect(lines).to_have_value("")
+        kit = page.request.get("/api/kit").text()
+        self.assertIn('"notes":"yellow"', kit.replace(": ", ":"))
+
     def the_lathe_of_the_last_job_moves_over(self) -> None:
         """What the browser knows of a lathe from its last job, where the shop has none."""
         page = self.page

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+import re
 from collections.abc import Iterator
 from dataclasses import dataclass
 
@@ -13,10 +14,13 @@ from lathework.shop.kinds.shared import GRIPS, joined
 from lathework.shop.kit_choices import GAUGE_FORMS, INSTRUMENT_FORMS, GaugeForm, InstrumentForm
 from lathework.shop.typing.line_words import forms, own_forms
 from lathework.shop.typing.reads import most, of_threads, plain_size
+from lathework.shop.typing.sizes import LARGEST_INCHES
 from lathework.threads.thread import Thread
 
 WIRE = Span("A wire", 0.1, 6)
 READS, WITHIN = Span("What it reads to", 0.0005, 1), Span("Its uncertainty", 0.0005, 2)
+_RANGE = re.compile(r"^(?P<low>\d+(?:\.\d+)?)\s*-\s*(?P<high>\d+(?:\.\d+)?)\s*(?P<unit>mm|in)?$", re.IGNORECASE)
+_FINE = re.compile(r"^0?\.0\d*\s*(?:mm|in)$", re.IGNORECASE)
 _NAMES: dict[GaugeForm, str] = {
     "ring": "ring gauge",
     "plug": "plug gauge",
@@ -64,10 +68,23 @@ def _instrument_name(instrument: Instrument) -> str:
     return instrument.form + (f", to {instrument.most.typed}" if instrument.most else "")
 
 
+def _reads_instrument(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
+    """An instrument by the most it takes, 25-50 mm; by what it reads to, where that is so small."""
+    run = _RANGE.match(rest)
+    if run is None:
+        fine = rest and _FINE.match(rest)
+        return iter(({"reads": rest, **told},)) if fine else most(rest, told)
+    unit = run["unit"] or ("in" if float(run["high"]) <= LARGEST_INCHES else "mm")
+    notes = "; ".join(filter(None, (told.get("notes", ""), f"from {run['low']} {unit}" if run["low"] != "0" else "")))
+    return iter(({"most": f"{run['high']} {unit}", **told} | ({"notes": notes} if notes else {}),))
+
+
 def _reads_gauge(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
     """Wires by their size, every other gauge by its thread."""
     if told.get("form") == "wires":
         return iter(({"size": plain_size(rest), **told},))
+    if told.get("form") == "leaf":
+        return iter((told | ({"notes": rest} if rest else {}),))
     return of_threads(rest, told) if rest else iter((told,))
 
 
@@ -121,7 +138,7 @@ INSTRUMENT = ThingKind(
         rank=9,
         words=own_forms("caliper", "micrometer", "indicator", "rule")
         | forms(calipers="caliper", micrometers="micrometer"),
-        reads=most,
+        reads=_reads_instrument,
         alone=False,
         more=False,
     ),

@@ -61,7 +61,8 @@ class KindField:
 class InLine:
     """How a kind is typed: the pattern of what it is `called`, the `words` of its own that say something wherever they
     stand, and what `reads` the rest. `rank` is its place where a line names two kinds: the longer name before one
-    whose word it holds. One that stands `alone` is no other kind too, and one that has `more` is not told by its name.
+    whose word it holds. One that stands `alone` is no other kind too, and one that has `more` is not told by its name;
+    commas stand between what is said of one that is read as a `whole`.
     """
 
     called: str
@@ -70,6 +71,7 @@ class InLine:
     reads: Reads
     alone: bool
     more: bool
+    whole: bool = False
 
 
 @dataclass(frozen=True, slots=True)

@@ -2,8 +2,7 @@
 
 from __future__ import annotations
 
-import re
-from collections.abc import Iterator, Mapping
+from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import Any
 
@@ -12,6 +11,7 @@ from lathework.fields import Choice, Extent, Numbers, Share, Text
 from lathework.lengths import Length, Span
 from lathework.shop.dial import check_dial
 from lathework.shop.kinds.kind import LONGEST_NOTE, InLine, KindField, Owned, ThingKind, lies_under, no_size
+from lathework.shop.kinds.lathe_line import reads_lathe
 from lathework.shop.kinds.shared import SAID_WORDS
 from lathework.shop.kit_choices import MORSE, SAID, Morse, Said
 from lathework.shop.lathe_facts import DIALS, LATHES, MOUNTS, READOUTS, TOOL_ZEROS, Dial, Mount, Readout, ToolZeros
@@ -23,7 +23,6 @@ from lathework.shop.lathe_words import READOUTS as READOUT_WORDS
 from lathework.shop.lathe_words import TOOL_ZEROS as ZERO_WORDS
 from lathework.shop.leadscrew import read_lead, read_leads
 from lathework.shop.typing.line_words import SOCKETS
-from lathework.shop.typing.sizes import die_size
 
 MOST_SPEEDS, MOST_GEARS = 40, 60
 SPINDLE_BORE, SWING, TRAVEL = Span("A spindle's bore", 4, 160), Span("A swing", 40, 1000), Span("A travel", 10, 500)
@@ -67,34 +66,6 @@ def _check(reader: FieldReader, said: Mapping[str, Any]) -> None:
     reader.made("leadscrew", said["leadscrew"], read_lead)
     reader.made("gearbox", said["gearbox"], read_leads)
     check_dial(reader, said["dial_teeth"], said["dial_lines"])
-
-
-def _reads(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
-    """A lathe by its name; bore, swing, speeds, gears, leadscrew and thread dial are told with what they are."""
-    for field in ("speeds", "gears"):
-        found = re.search(rf"{field}\s+(?P<numbers>\d[\d ]*)", rest, re.IGNORECASE)
-        if found:
-            told = {**told, field: ", ".join(found["numbers"].split())}
-            rest = f"{rest[: found.start()]} {rest[found.end() :]}"
-    for field, words in (("bore", "bore"), ("swing", "swing")):
-        found = re.search(rf"(?P<size>[\d./-]+(?:\s*(?:mm|in))?)\s+{words}\b", rest, re.IGNORECASE)
-        if found:
-            told = {**told, field: die_size(found["size"])}
-            rest = f"{rest[: found.start()]} {rest[found.end() :]}"
-    screw = re.search(r"leadscrew\s+(?P<pitch>[\d./,-]+\s*(?:tpi|mm|in))\b", rest, re.IGNORECASE)
-    if screw:
-        told = {**told, "leadscrew": screw["pitch"]}
-        rest = f"{rest[: screw.start()]} {rest[screw.end() :]}"
-    box = re.search(r"gearbox\s+(?P<gives>\d[\d., ]*(?:tpi|mm)(?:\s*;\s*\d[\d., ]*(?:tpi|mm))?)", rest, re.IGNORECASE)
-    if box:
-        told = {**told, "gearbox": box["gives"]}
-        rest = f"{rest[: box.start()]} {rest[box.end() :]}"
-    dial = re.search(r"dial\s+(?P<teeth>\d+)\s+teeth\s+(?P<lines>\d+)\s+lines\b", rest, re.IGNORECASE)
-    if dial:
-        told = {**told, "dial_teeth": dial["teeth"], "dial_lines": dial["lines"]}
-        rest = f"{rest[: dial.start()]} {rest[dial.end() :]}"
-    name = " ".join([*rest.split(), "lathe"])
-    return iter(({"name": name[0].upper() + name[1:], **told},))
 
 
 LATHE = ThingKind(
@@ -149,8 +120,9 @@ LATHE = ThingKind(
             "heavy": ("weight", "heavy"),
             "radius": ("dial", "radius"),
         },
-        reads=_reads,
+        reads=reads_lathe,
         alone=False,
         more=False,
+        whole=True,
     ),
 )

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Iterator
 from dataclasses import dataclass
 
@@ -10,6 +11,7 @@ from lathework.lengths import Length, Span
 from lathework.shop.kinds.kind import ROD, InLine, KindField, Owned, ThingKind, lies_under, no_size, unchecked
 from lathework.shop.kinds.shared import joined
 from lathework.shop.kit_choices import BLADE_USES, GROUND, TOOL_FORMS, BladeUse, Ground, ToolForm
+from lathework.shop.typing.left_over import left_over
 from lathework.shop.typing.line_words import own_forms
 from lathework.shop.typing.reads import measured
 
@@ -37,7 +39,9 @@ class Tool(Owned):
 
 
 def _reads_tool(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
-    """A turning tool: a bare number is its angle."""
+    """A turning tool: a bare number is its angle. Raises InputError where words are left over."""
+    if rest and not re.fullmatch(r"[\d.]+\s*°?", rest):
+        raise left_over(rest)
     return iter(({"angle": rest.rstrip("°").strip(), **told} if rest else told,))
 
 

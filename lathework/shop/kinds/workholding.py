@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Iterator
 from dataclasses import dataclass
 from fractions import Fraction
@@ -25,6 +26,10 @@ from lathework.shop.typing.line_words import SOCKETS, own_forms
 from lathework.shop.typing.reads import STEPS, drills, most, words_alone
 from lathework.shop.typing.sizes import number_of
 
+ER_MOST = {"ER8": 5, "ER11": 7, "ER16": 10, "ER20": 13, "ER25": 16, "ER32": 20, "ER40": 26, "ER50": 34}
+"""Largest diameter in millimetres that the collets of each size take. Source: DIN 6499, from memory."""
+ER_LEAST = 2
+_SYSTEM = re.compile(r"^(?P<name>er\s?\d{1,2}|[1-9]\d?c|r8|c\d+|mk\d|esx\s?\d+)\b", re.IGNORECASE)
 GRIP_DEEP = Span("How deep it grips", 1, 300)
 
 
@@ -57,7 +62,13 @@ class Centre(Owned):
 
 
 def _reads_collet(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
-    """A collet by what it takes; a run in steps closes over one step each. Source: practice."""
+    """A collet by what it takes; a run in steps closes over one step each; a set of a system by its own steps. Source:
+    practice; DIN 6499 for ER, from memory."""
+    system = _SYSTEM.match(rest)
+    if system is not None:
+        name = system["name"].upper().replace(" ", "")
+        told, rest = {**told, "system": name}, rest[system.end() :].strip()
+        rest = rest or (f"{ER_LEAST}-{ER_MOST[name]} x 1" if name in ER_MOST else rest)
     steps = STEPS.match(rest)
     if steps is None:
         return iter(({"most": drills(rest)[0], **told},))

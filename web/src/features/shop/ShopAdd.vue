@@ -32,6 +32,15 @@ const { found, problem } = useLive(
   (typed) => ask(client.POST('/api/kit/typed', { body: { text: typed } })),
 )
 const lines = computed(() => found.value ?? [])
+/** What words may be that nothing was made of, in the order of the choices: the line is put right by a press. */
+const LEFT = ['It is the place', 'It is a note', 'Leave it out']
+function instead(line: string, choice: string) {
+  text.value = text.value
+    .split(/[\n;]/)
+    .map((one) => (one.trim() === line ? choice : one.trim()))
+    .filter(Boolean)
+    .join('\n')
+}
 const ticked = (line: string, thing: Named) => turned.value[`${line} ${thing.name}`] ?? !thing.known
 const wanted = computed(() =>
   lines.value.flatMap((line) => line.things.filter((thing) => ticked(line.text, thing))),
@@ -109,6 +118,15 @@ async function put() {
       <li v-for="line in lines" :key="line.text">
         <span v-if="line.error" class="field-error" role="alert">
           <span class="fig">{{ line.text }}</span>: {{ line.error.message }}
+          <span v-if="line.error.code === 'left-over'" class="asked">
+            <v-btn
+              v-for="(choice, n) in line.error.choices"
+              :key="choice"
+              variant="outlined"
+              @click="instead(line.text, choice)"
+              >{{ LEFT[n] }}</v-btn
+            >
+          </span>
         </span>
         <template v-else>
           <v-checkbox
@@ -134,6 +152,12 @@ async function put() {
 </template>
 
 <style scoped>
+.asked {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin: 6px 0;
+}
 .add {
   display: grid;
   gap: 10px;
