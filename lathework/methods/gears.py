@@ -20,6 +20,9 @@ MESH_OVER = 15
 (practice)."""
 MOST_PAIRS = 3
 """Pairs of wheels in the longest train: six wheels, on two studs (practice)."""
+GOOD = Fraction(1, 5000)
+"""A train that is off by no more is as good as an exact one: 0.02 mm over 100 mm of thread. Of such the ones with fewer
+studs come first (practice)."""
 MOST_SHOWN, MOST_ALIKE = 8, 3
 """Trains that are told, and of those how many that are off alike."""
 
@@ -94,9 +97,11 @@ def _sets(owned: Sequence[int], count: int) -> list[tuple[int, Wheels]]:
 
 
 def _within(owned: Counter[int], drivers: Wheels, driven: Wheels) -> bool:
-    """Whether nobody needs a wheel twice, or one on both sides, which would drive itself."""
+    """Whether nobody needs a wheel twice. One size on both sides does nothing, and is a train by itself alone: 1 to 1,
+    with any idler between."""
     used = Counter(drivers) + Counter(driven)
-    return not set(drivers) & set(driven) and all(owned[wheel] >= count for wheel, count in used.items())
+    alike = bool(set(drivers) & set(driven)) and len(drivers) > 1
+    return not alike and all(owned[wheel] >= count for wheel, count in used.items())
 
 
 def _near(ratio: Fraction, owned: Sequence[int], pairs: int) -> list[tuple[float, Wheels, Wheels]]:
@@ -132,11 +137,19 @@ def _few_of_each(ratio: Fraction, owned: Sequence[int], pairs: int) -> Iterator[
             return
 
 
+def _rank(train: Train) -> tuple[bool, bool, int, Fraction, int]:
+    """What comes first: a train that meshes, as good as exact, of few wheels; else the one that comes nearest."""
+    off, pairs = abs(train.off), len(train.drivers)
+    good = off <= GOOD
+    return not train.meshes, not good, pairs if good else 0, off, pairs
+
+
 def trains(lead: Fraction, leadscrew: Fraction, owned: Sequence[int]) -> tuple[Train, ...]:
     """Trains that cut `lead` with a leadscrew of that lead (both in one unit), the best first.
 
-    Those that are exact, then those that come nearest; among alike the ones that mesh, of fewer wheels. No wheel of
-    `owned` is used more often than it is there. Source: lead cut / lead of the screw = drivers / driven.
+    Those that mesh first; of them those that are as good as exact, the fewest wheels before the nearest; then those
+    that come nearest. No wheel of `owned` is used more often than it is there. Source: lead cut / lead of the screw =
+    drivers / driven.
 
     >>> found = trains(Fraction(1, 13), Fraction(1, 16), (40, 65, 60, 30))
     >>> found[0].drivers, found[0].driven, found[0].off
@@ -146,8 +159,8 @@ def trains(lead: Fraction, leadscrew: Fraction, owned: Sequence[int]) -> tuple[T
     for pairs in range(1, MOST_PAIRS + 1):
         out += _few_of_each(lead / leadscrew, owned, pairs)
         if sum(train.off == 0 and train.meshes for train in out) >= MOST_ALIKE:
-            break
-    out.sort(key=lambda train: (not train.meshes, abs(train.off), len(train.drivers)))
+            break  # more wheels make none that is better
+    out.sort(key=_rank)
     return tuple(out[:MOST_SHOWN])
 
 

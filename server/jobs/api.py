@@ -53,6 +53,7 @@ from server.jobs.file import job_file, raw_file
 from server.jobs.history import closed
 from server.jobs.models import Job, StandingRow
 from server.jobs.needed import kits, needed, weighed
+from server.jobs.queries import found_in
 from server.jobs.readings import readings_csv
 from server.jobs.schemas import ChangeIn, JobDocument, ReasonIn, SawIn, StartIn, StepIn, StoredDocument, StudRepairIn
 from server.jobs.standing import standing
@@ -123,10 +124,14 @@ class SuitShown:
 
 @router.get("", response={200: JobsPage, **PROBLEMS})
 def list_jobs(
-    request: HttpRequest, shelf: Shelf = "open", start: Annotated[int, Query(ge=0, le=10**6)] = 0
+    request: HttpRequest,
+    shelf: Shelf = "open",
+    start: Annotated[int, Query(ge=0, le=10**6)] = 0,
+    find: Annotated[str, Query(max_length=120)] = "",
 ) -> HttpResponse:
-    """A page of the jobs of a shelf, from number `start` (from 0): what is worked at, stuck, next, over."""
-    rows = StandingRow.objects.filter(shelf=shelf).order_by("rank", "-changed_at", "-job").defer("folded")
+    """A page of the jobs of a shelf, from number `start` (from 0): what is worked at, stuck, next, over; those alone
+    that every word to `find` is in: name, thread, metal, for whom, state."""
+    rows = found_in(find).filter(shelf=shelf).order_by("rank", "-changed_at", "-job").defer("folded")
     found = list(rows[start : start + PAGE + 1])
     counts = dict(StandingRow.objects.values_list("shelf").annotate(jobs=Count("pk")))
     return answer(

@@ -2,9 +2,10 @@
 
 from __future__ import annotations
 
-from django.db.models import QuerySet
+from django.db.models import Q, QuerySet
 
 from server.jobs.models import Entry, GaugingRow, Job, PieceRow, StandingRow, TrialRow
+from server.jobs.standing import STATE_WORDS
 
 __all__ = ("Entry", "GaugingRow", "Job", "StandingRow")
 """What a row is, for those who are given some."""
@@ -23,6 +24,20 @@ def titles(numbers: set[int]) -> dict[int, str]:
 def standings() -> QuerySet[StandingRow]:
     """How each job stands; those in the bin too."""
     return StandingRow.objects.defer("folded")
+
+
+def found_in(find: str) -> QuerySet[StandingRow]:
+    """The rows of the lists in which every word to `find` is met: in the name, the thread, the metal, for whom the job
+    is, or what its state is called."""
+    rows = StandingRow.objects.all()
+    for word in find.split():
+        states = [state for state, called in STATE_WORDS.items() if word.lower() in called]
+        own = ("title", "thread", "material", "needed_by", "identified", "held", "next_step")
+        met = Q(state__in=states)
+        for name in own:
+            met |= Q(**{f"{name}__icontains": word})
+        rows = rows.filter(met)
+    return rows
 
 
 def entries(*, binned: bool = False) -> QuerySet[Entry]:

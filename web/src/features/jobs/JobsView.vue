@@ -18,17 +18,28 @@ const router = useRouter()
 const { looksOnly } = useMe()
 const start = () => router.push({ name: 'start' })
 const shelf = ref<JobCard['shelf']>('open')
+/** Words that a job is found by: its name, thread, metal, for whom, its state. */
+const find = ref<string | null>('')
+const wanted = computed(() => (find.value ?? '').trim())
 const { data, error, fetchNextPage, hasNextPage } = useInfiniteQuery({
-  queryKey: ['jobs', shelf],
+  queryKey: ['jobs', shelf, wanted],
   queryFn: ({ pageParam }) =>
-    ask(client.GET('/api/jobs', { params: { query: { shelf: shelf.value, start: pageParam } } })),
+    ask(
+      client.GET('/api/jobs', {
+        params: { query: { shelf: shelf.value, start: pageParam, find: wanted.value } },
+      }),
+    ),
   initialPageParam: 0,
   getNextPageParam: (last, pages) =>
     last.more ? pages.reduce((sum, page) => sum + page.jobs.length, 0) : undefined,
   refetchOnMount: 'always',
+  placeholderData: (before) => before,
 })
 const jobs = computed(() => data.value?.pages.flatMap((page) => page.jobs))
 const counts = computed(() => data.value?.pages.at(-1)?.counts)
+/** A few jobs are found by looking. */
+const MANY = 6
+const searches = computed(() => wanted.value !== '' || (counts.value?.[shelf.value] ?? 0) > MANY)
 const SHELVES = [
   { code: 'open', name: 'Current' },
   { code: 'archive', name: 'Archive' },
@@ -97,6 +108,17 @@ useKeys([{ key: 'n', label: 'start a new job', run: () => void start() }])
         {{ one.name }} <span class="fig">{{ counts?.[one.code] ?? 0 }}</span>
       </plain-btn>
     </nav>
+    <v-text-field
+      v-if="searches"
+      v-model="find"
+      class="find"
+      label="Find a job"
+      placeholder="name, thread, metal, for whom, state"
+      density="compact"
+      autocomplete="off"
+      maxlength="120"
+      hide-details
+    />
     <p v-if="groups.length" class="muted small">
       Each bar shows the steps of the whole job. Solid: done · coral: next.
     </p>
@@ -106,7 +128,8 @@ useKeys([{ key: 'n', label: 'start a new job', run: () => void start() }])
     </section>
     <plain-btn v-if="hasNextPage" class="more" @click="fetchNextPage()">Show more jobs</plain-btn>
     <WaitingSign v-if="!jobs && !error" what="the jobs" />
-    <EmptyShell v-if="jobs && !jobs.length">
+    <p v-if="jobs && !jobs.length && wanted" role="status">No job here has “{{ wanted }}” in it.</p>
+    <EmptyShell v-else-if="jobs && !jobs.length">
       <template v-if="shelf === 'open'">
         No jobs yet. Start one, or type a thread in the box at the top to see its sizes.<br />
         <router-link :to="{ name: 'start', query: { as: 'stud', walk: '1' } }"
@@ -138,6 +161,10 @@ useKeys([{ key: 'n', label: 'start a new job', run: () => void start() }])
   gap: 6px 18px;
   margin-top: 12px;
   align-items: baseline;
+}
+.find {
+  max-width: 480px;
+  margin: 12px 0;
 }
 .shelves {
   margin-left: -6px;

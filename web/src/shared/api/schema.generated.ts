@@ -393,7 +393,8 @@ export interface paths {
         };
         /**
          * List Jobs
-         * @description A page of the jobs of a shelf, from number `start` (from 0): what is worked at, stuck, next, over.
+         * @description A page of the jobs of a shelf, from number `start` (from 0): what is worked at, stuck, next, over; those alone
+         *     that every word to `find` is in: name, thread, metal, for whom, state.
          */
         get: operations["server_jobs_api_list_jobs"];
         put?: never;
@@ -8159,6 +8160,7 @@ export interface operations {
             query?: {
                 shelf?: "open" | "archive" | "bin";
                 start?: number;
+                find?: string;
             };
             header?: never;
             path?: never;

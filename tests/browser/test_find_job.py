@@ -1,0 +1,26 @@
+"""A job found among many: by its thread, its state, whatever stands on its card."""
+
+from __future__ import annotations
+
+from playwright.sync_api import expect
+
+from tests.browser.base import BrowserCase, type_into
+
+
+class FindJob(BrowserCase):
+    def test_by_its_thread_and_its_state(self) -> None:
+        page = self.page
+        page.goto("/")
+        jobs = page.get_by_role("article")
+        expect(jobs.first).to_be_visible()
+        before = jobs.count()
+        find = page.get_by_role("textbox", name="Find a job")
+        type_into(find, "1/2 BSW bench")
+        expect(jobs.filter(has_text="Levelling studs")).to_have_count(1)
+        expect(jobs).not_to_have_count(before)
+        for card in jobs.all():
+            expect(card).to_contain_text("1/2 BSW")
+        type_into(find, "no such job")
+        expect(page.get_by_role("status")).to_have_text("No job here has “no such job” in it.")
+        type_into(find, "")
+        expect(jobs).to_have_count(before)
