@@ -15,8 +15,8 @@ from lathework.identify.priors import series_weights
 from lathework.identify.question import Question
 from lathework.identify.rank import Candidate, Reason
 from lathework.threads.families import SERIES, series_name
-from lathework.threads.thread import Family
-from lathework.units import BothUnits
+from lathework.threads.thread import Family, Thread
+from lathework.units import MM_PER_INCH, BothUnits, show_number
 
 Speaks = Literal["for", "against", "either way"]
 HARDLY = 1.3
@@ -39,7 +39,7 @@ class ReasonShown:
 
 @answer
 class CandidateShown:
-    """A thread it may be."""
+    """A thread it may be; `pitches` is its pitch both ways, by the inch and in millimetres, its own first."""
 
     designation: str
     also: tuple[str, ...]
@@ -50,6 +50,7 @@ class CandidateShown:
     tpi: float | None
     major: Shown
     pitch: Shown
+    pitches: str
     notes: tuple[str, ...]
     reasons: tuple[ReasonShown, ...]
 
@@ -96,6 +97,14 @@ def _strength(times: float) -> tuple[Speaks, str]:
     return ("for" if times > 1 else "against"), f"{told} to 1"
 
 
+def _pitches(thread: Thread) -> str:
+    """A pitch as it is called, and what the other kind of gauge would read."""
+    long = show_number(thread.pitch_mm, 3).rstrip("0").rstrip(".")
+    if thread.tpi:
+        return f"{thread.tpi:g} threads per inch ({long} mm)"
+    return f"pitch {long} mm ({MM_PER_INCH / thread.pitch_mm:.1f} per inch)"
+
+
 def _reason(reason: Reason) -> ReasonShown:
     speaks, strength = _strength(reason.times)
     return ReasonShown(
@@ -115,6 +124,7 @@ def _candidate(candidate: Candidate) -> CandidateShown:
         tpi=thread.tpi,
         major=length_shown(thread.major_mm),
         pitch=length_shown(thread.pitch_mm),
+        pitches=_pitches(thread),
         notes=thread.notes,
         reasons=tuple(_reason(reason) for reason in candidate.reasons),
     )

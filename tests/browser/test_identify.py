@@ -90,3 +90,10 @@ class IdentifyPage(BrowserCase):
         expect(self.page.get_by_role("heading", name="No standard thread matches")).to_be_visible()
         self.page.get_by_role("link", name="0.300-37 UNS").click()
         expect(self.page.get_by_role("heading", name="0.300-37 UNS")).to_be_visible()
+
+    def test_what_is_typed_in_millimetres_is_answered_in_them(self) -> None:
+        """7.9 mm is answered in millimetres, and a candidate tells its pitch both ways."""
+        self.type_evidence("Major diameter over the crests", "7.9 mm")
+        answer = self.page.get_by_role("list").filter(has_text="M8")
+        expect(answer).to_contain_text("major diameter 8.000 mm")
+        expect(answer).to_contain_text("pitch 1.25 mm (20.3 per inch)")

@@ -37,10 +37,9 @@ const MARKS = { for: '+', against: '−', 'either way': '·' } as const
       /></span>
       <span class="name fig">{{ candidate.designation }}</span>
       <span class="muted small"
-        >{{ candidate.series }}, {{ candidate.angle_deg }}°, major diameter {{ text(candidate.major)
-        }}<template v-if="candidate.tpi">, {{ candidate.tpi }} threads per inch</template
-        ><template v-else>, pitch {{ text(candidate.pitch) }}</template
-        ><template v-if="candidate.also?.length">; also {{ candidate.also.join(', ') }}</template></span
+        >{{ candidate.series }}, {{ candidate.angle_deg }}°, major diameter {{ text(candidate.major) }},
+        {{ candidate.pitches
+        }}<template v-if="candidate.also?.length">; also {{ candidate.also.join(', ') }}</template></span
       >
     </button>
     <div v-if="open" class="why">

@@ -3,7 +3,7 @@ import { reactive } from 'vue'
 import { ask, client, type Schemas } from '@/shared/api/client'
 import { stored } from '@/shared/state/stored'
 import { useLive } from '@/shared/api/useLive'
-import { useUnits } from '@/shared/figures/useUnits'
+import { provideUnit, useUnits } from '@/shared/figures/useUnits'
 
 export type Evidence = Required<Schemas['EvidenceIn']>
 export type Instrument = 'caliper' | 'pitch-leaves' | 'rule' | 'angle-leaves' | 'mates'
@@ -38,8 +38,14 @@ const isList = (v: unknown): v is Instrument[] => Array.isArray(v)
 
 /** Evidence as typed, and what it says at each keystroke; the instruments one owns are remembered. */
 export function useIdentify() {
-  const { unit } = useUnits()
   const evidence = reactive<Evidence>({ ...EMPTY })
+  /** What is typed with its unit is answered in it. */
+  const typedIn = () => {
+    const typed = `${evidence.outside} ${evidence.bore} ${evidence.pitch} ${evidence.over}`
+    return /mm/i.test(typed) ? 'mm' : /\d\s*(?:in\b|")/i.test(typed) ? 'in' : undefined
+  }
+  provideUnit(typedIn)
+  const { unit } = useUnits(typedIn)
   const owned = stored<Instrument[]>(
     'owned',
     INSTRUMENTS.map((i) => i.code),

@@ -2162,7 +2162,7 @@ export interface components {
         };
         /**
          * CandidateShown
-         * @description A thread it may be.
+         * @description A thread it may be; `pitches` is its pitch both ways, by the inch and in millimetres, its own first.
          */
         CandidateShown: {
             /** Also */
@@ -2177,6 +2177,8 @@ export interface components {
             /** Notes */
             notes: string[];
             pitch: components["schemas"]["Shown"];
+            /** Pitches */
+            pitches: string;
             /** Probability */
             probability: number;
             /** Reasons */
