@@ -58,44 +58,45 @@ const from = computed(() =>
 
 <template>
   <section v-if="told" class="preset" aria-label="Die setting">
-    <p v-if="settled" class="stands">
-      Setting of the {{ bench.moves }}: <b>{{ bench.opened_words }}</b>, {{ from }}.
-    </p>
-    <template v-else>
-      <p class="stands">
-        Set the {{ bench.moves }}: <b>{{ told.words }}</b>, {{ from }}.
-      </p>
-      <p>{{ told.order }}</p>
-    </template>
-    <div class="row">
-      <template v-if="!settled">
-        <v-btn
-          variant="outlined"
-          color="secondary"
-          size="large"
-          :disabled="busy"
-          @click="set(String(told.eighths))"
-          >Set as shown</v-btn
-        >
-        <v-btn
-          v-if="told.left !== null && told.left !== told.eighths"
-          variant="outlined"
-          size="large"
-          :disabled="busy"
-          @click="set(String(told.left))"
-          >Left as before: {{ told.left_words }}</v-btn
-        >
-        <InlineField
-          v-model="typed"
-          :label="`Setting of the ${bench.moves}, ${told.marks} (+ open, − closed)`"
-          before="or set it to"
-          :after="`${told.marks} (+ open, − closed)`"
-          placeholder="e.g. −1.5"
-          figure
-          :error="error"
-          @commit="typed.trim() && set(typed)"
-        />
+    <p class="stands">
+      <template v-if="settled">
+        Setting of the {{ bench.moves }}: <b>{{ bench.opened_words }}</b>, {{ from }}.
       </template>
+      <template v-else>
+        Set the {{ bench.moves }}: <b>{{ told.words }}</b>, {{ from }}.
+      </template>
+      <plain-btn :aria-expanded="otherwise" @click="otherwise = !otherwise">{{
+        otherwise ? 'Close' : `More on this ${bench.moves}`
+      }}</plain-btn>
+    </p>
+    <p v-if="!settled">{{ told.order }}</p>
+    <div v-if="!settled" class="row">
+      <v-btn
+        variant="outlined"
+        color="secondary"
+        size="large"
+        :disabled="busy"
+        @click="set(String(told.eighths))"
+        >Set as shown</v-btn
+      >
+      <v-btn
+        v-if="told.left !== null && told.left !== told.eighths"
+        variant="outlined"
+        size="large"
+        :disabled="busy"
+        @click="set(String(told.left))"
+        >Left as before: {{ told.left_words }}</v-btn
+      >
+      <InlineField
+        v-model="typed"
+        :label="`Setting of the ${bench.moves}, ${told.marks} (+ open, − closed)`"
+        before="or set it to"
+        :after="`${told.marks} (+ open, − closed)`"
+        placeholder="e.g. −1.5"
+        figure
+        :error="error"
+        @commit="typed.trim() && set(typed)"
+      />
     </div>
     <div class="row">
       <FigureValue
@@ -110,9 +111,6 @@ const from = computed(() =>
         {{ closer.words }}: {{ percent(closer.within)
         }}<template v-if="closer.goes_on"> and {{ percent(closer.goes_on) }}</template>
       </p>
-      <plain-btn :aria-expanded="otherwise" @click="otherwise = !otherwise">{{
-        otherwise ? 'Close' : `More on this ${bench.moves}`
-      }}</plain-btn>
     </div>
     <WorkingPanel v-if="asked" :figure="asked" />
     <DieOtherwise
