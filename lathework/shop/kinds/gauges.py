@@ -106,9 +106,9 @@ GAUGE = ThingKind(
     across=no_size,
     sign="M18 22a18 18 0 1 0 36 0a18 18 0 1 0-36 0M28 22a8 8 0 1 0 16 0a8 8 0 1 0-16 0",
     line=InLine(
-        called=r"(?:ring |plug |leaf )?gauges?|trusted nuts?|(?:measuring )?wires?",
+        called=r"(?:ring |plug |leaf |pitch )?gauges?|trusted nuts?|(?:measuring )?wires?",
         rank=8,
-        words=own_forms("ring", "plug", "leaf", "nut", "wires") | forms(nuts="nut", wire="wires"),
+        words=own_forms("ring", "plug", "leaf", "nut", "wires") | forms(nuts="nut", wire="wires", pitch="leaf"),
         reads=_reads_gauge,
         alone=False,
         more=False,

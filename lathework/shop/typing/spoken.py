@@ -68,7 +68,6 @@ _SPOKEN: tuple[tuple[re.Pattern[str], Instead], ...] = tuple(
         (r"(?<=jaw)\s+(?:self[\s-]*cent(?:ring|ering)|independent)\b", ""),
         (r"\btaper,?\s*(?:and\s+)?second,?\s*(?:and|&)\s*(?:plug|bottoming)\s+tap(?:s|\b)", "taps"),
         (r"\bboring\s+bar\b", "boring tool"),
-        (r"\bpitch\s+gauge", "leaf gauge"),
         (r"(?<=\d)\s*(?:degrees?|deg\.?)(?=\s|$)", "°"),
         (r"^(?P<long>\d+(?:\.\d+)?\s*(?:mm|in))\s+of\s+(?P<rest>.+)$", r"\g<rest> \g<long>"),
         (r"(?P<kind>\b(?:dies?|taps?|drills?|collets?))\s*x\s*(?P<n>\d{1,2})$", r"\g<kind> (\g<n> of them)"),
@@ -99,7 +98,7 @@ def spoken_line(text: str) -> str:
     """A line in the words that are read.
 
     >>> spoken_line("3 jaw chuck"), spoken_line("no 2 morse live center"), spoken_line("1 m of 16 mm brass bar")
-    ('three-jaw chuck', '2MT live centre', '1000 mm of 16 mm brass bar')
+    ('three-jaw chuck', '2MT live centre', '16 mm brass bar 1000 mm')
     >>> spoken_line("number drills 1 to 60"), spoken_line("1 to 13 mm drills in 0.5 steps")
     ('#1-#60 drills', '1-13 x 0.5 drills')
     """
