@@ -93,6 +93,7 @@ class IdentifyPage(BrowserCase):
 
     def test_what_is_typed_in_millimetres_is_answered_in_them(self) -> None:
         """7.9 mm is answered in millimetres, and a candidate tells its pitch both ways."""
+        self.page.goto("/identify")
         self.type_evidence("Major diameter over the crests", "7.9 mm")
         answer = self.page.get_by_role("list").filter(has_text="M8")
         expect(answer).to_contain_text("major diameter 8.000 mm")

@@ -41,10 +41,13 @@ const words = computed(() => {
 const small = computed<{ label: string; figure: Figure }[]>(() => {
   if (!props.cut && !headline.value) return aimed.value ? [{ label: 'target', figure: aimed.value }] : []
   if (!props.cut)
-    return (step.value?.figures ?? [])
-      .filter((f) => f.key !== big.value)
-      .slice(0, props.brief ? 2 : 4)
-      .map((f) => ({ label: f.figure.name, figure: f.figure }))
+    return (
+      (step.value?.figures ?? [])
+        .filter((f) => f.key !== big.value)
+        // A die is set first: its odds stand there.
+        .slice(0, props.bench.preset ? 0 : props.brief ? 2 : 4)
+        .map((f) => ({ label: f.figure.name, figure: f.figure }))
+    )
   const target = aimed.value
   const stop = step.value?.figures.find((f) => f.key === 'stop')?.figure
   const speed = step.value?.figures.find((f) => f.key === 'speed')?.figure

@@ -32,7 +32,11 @@ const told = computed(() => props.bench.preset)
 /** What may be expected at the setting, and at the next one closed. */
 const here = computed(() => {
   const odds = told.value?.odds.find((one) => one.here)
-  return odds?.goes_on ? [odds.within, odds.goes_on] : odds ? [odds.within] : []
+  const on = props.bench.step?.inside ? 'screw goes in' : 'nut goes on'
+  return [
+    { label: 'in class', figure: odds?.within },
+    { label: on, figure: odds?.goes_on },
+  ].flatMap(({ label, figure }) => (figure ? [{ label, figure }] : []))
 })
 const closer = computed(() => {
   const at = told.value?.odds.findIndex((one) => one.here) ?? -1
@@ -70,46 +74,46 @@ const from = computed(() =>
       }}</plain-btn>
     </p>
     <p v-if="!settled">{{ told.order }}</p>
-    <div v-if="!settled" class="row">
-      <v-btn
-        variant="outlined"
-        color="secondary"
-        size="large"
-        :disabled="busy"
-        @click="set(String(told.eighths))"
-        >Set as shown</v-btn
-      >
-      <v-btn
-        v-if="told.left !== null && told.left !== told.eighths"
-        variant="outlined"
-        size="large"
-        :disabled="busy"
-        @click="set(String(told.left))"
-        >Left as before: {{ told.left_words }}</v-btn
-      >
-      <InlineField
-        v-model="typed"
-        :label="`Setting of the ${bench.moves}, ${told.marks} (+ open, − closed)`"
-        before="or set it to"
-        :after="`${told.marks} (+ open, − closed)`"
-        placeholder="e.g. −1.5"
-        figure
-        :error="error"
-        @commit="typed.trim() && set(typed)"
-      />
-    </div>
     <div class="row">
+      <template v-if="!settled">
+        <v-btn
+          variant="outlined"
+          color="secondary"
+          size="large"
+          :disabled="busy"
+          @click="set(String(told.eighths))"
+          >Set as shown</v-btn
+        >
+        <v-btn
+          v-if="told.left !== null && told.left !== told.eighths"
+          variant="outlined"
+          size="large"
+          :disabled="busy"
+          @click="set(String(told.left))"
+          >Left as before: {{ told.left_words }}</v-btn
+        >
+        <InlineField
+          v-model="typed"
+          :label="`Setting of the ${bench.moves}, ${told.marks} (+ open, − closed)`"
+          before="or"
+          :after="`${told.marks}, − closed`"
+          placeholder="e.g. −1.5"
+          figure
+          :error="error"
+          @commit="typed.trim() && set(typed)"
+        />
+      </template>
       <FigureValue
-        v-for="figure in here"
-        :key="figure.name"
-        :figure="figure"
-        :label="figure.name"
-        :open="asked === figure"
-        @working="asked = asked === figure ? null : figure"
+        v-for="one in here"
+        :key="one.figure.name"
+        :figure="one.figure"
+        :label="one.label"
+        :open="asked === one.figure"
+        @working="asked = asked === one.figure ? null : one.figure"
       />
       <p v-if="closer" class="muted small">
-        {{ closer.words }}: {{ percent(closer.within)
-        }}<template v-if="closer.goes_on"> and {{ percent(closer.goes_on) }}</template>
+        {{ closer.words }}: in class {{ percent(closer.within)
+        }}<template v-if="closer.goes_on">, {{ here[1]?.label }} {{ percent(closer.goes_on) }}</template>
       </p>
     </div>
     <WorkingPanel v-if="asked" :figure="asked" />
@@ -140,6 +144,12 @@ const from = computed(() =>
   flex-wrap: wrap;
   gap: 8px 20px;
   align-items: center;
+}
+@media (max-height: 820px) and (min-width: 901px) {
+  .preset {
+    gap: 2px;
+    margin-top: 2px;
+  }
 }
 /* A phone keeps the button in sight. */
 @media (max-width: 520px) {

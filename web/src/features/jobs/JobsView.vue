@@ -90,6 +90,17 @@ useKeys([{ key: 'n', label: 'start a new job', run: () => void start() }])
   <div class="jobs">
     <header class="head">
       <h1>Jobs</h1>
+      <v-text-field
+        v-if="searches"
+        v-model="find"
+        class="find"
+        label="Find a job"
+        placeholder="name, thread, metal, for whom, state"
+        density="compact"
+        autocomplete="off"
+        maxlength="120"
+        hide-details
+      />
       <ImportJob v-if="!looksOnly" />
       <v-btn v-if="!looksOnly" color="secondary" @click="start">New job</v-btn>
     </header>
@@ -108,17 +119,6 @@ useKeys([{ key: 'n', label: 'start a new job', run: () => void start() }])
         {{ one.name }} <span class="fig">{{ counts?.[one.code] ?? 0 }}</span>
       </plain-btn>
     </nav>
-    <v-text-field
-      v-if="searches"
-      v-model="find"
-      class="find"
-      label="Find a job"
-      placeholder="name, thread, metal, for whom, state"
-      density="compact"
-      autocomplete="off"
-      maxlength="120"
-      hide-details
-    />
     <p v-if="groups.length" class="muted small">
       Each bar shows the steps of the whole job. Solid: done · coral: next.
     </p>
@@ -163,8 +163,7 @@ useKeys([{ key: 'n', label: 'start a new job', run: () => void start() }])
   align-items: baseline;
 }
 .find {
-  max-width: 480px;
-  margin: 12px 0;
+  flex: 0 1 340px;
 }
 .shelves {
   margin-left: -6px;
