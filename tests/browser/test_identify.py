@@ -95,6 +95,6 @@ class IdentifyPage(BrowserCase):
         """7.9 mm is answered in millimetres, and a candidate tells its pitch both ways."""
         self.page.goto("/identify")
         self.type_evidence("Major diameter over the crests", "7.9 mm")
-        answer = self.page.get_by_role("list").filter(has_text="M8")
+        answer = self.page.get_by_role("list", name="Candidates")
         expect(answer).to_contain_text("major diameter 8.000 mm")
         expect(answer).to_contain_text("pitch 1.25 mm (20.3 per inch)")
