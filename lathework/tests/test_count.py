@@ -6,6 +6,7 @@ import unittest
 from dataclasses import replace
 
 from lathework.bench.count import count_of
+from lathework.methods.reversing import COMING_OFF
 from lathework.tests.samples import body, bore, plan, step
 
 SETUP = plan().job.setup
@@ -34,6 +35,10 @@ class Counted(unittest.TestCase):
         self.assertEqual((off.sign, end.sign), ("off", "end"))
         self.assertEqual((off.off, end.off), (True, False))
         self.assertEqual(off.turn, told.turns - 2)
+        # The spindle turns: a press counts a whole one.
+        self.assertEqual(told.step, 1.0)
+        # What is said at the end is how it comes off, not the caution of the cut.
+        self.assertEqual(end.words, next(one.do for one in die.cautions if one.code == COMING_OFF))
         self.assertIn("Let the spindle stop, then reverse", end.words)
 
     def test_the_speed_that_is_used_tells_the_seconds(self) -> None:

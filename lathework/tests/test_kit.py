@@ -9,6 +9,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from lathework.errors import InvalidDocument
+from lathework.methods.die_held_by import holdings
 from lathework.outfit.serving import capabilities, serving
 from lathework.shop.fits import grips
 from lathework.shop.kinds import name_of
@@ -288,3 +289,19 @@ class AsOtherHandsTypeThem(unittest.TestCase):
         for typed in ("milling machine", "hammer", "6 mm cube", "surface plate"):
             with self.subTest(typed):
                 self.assertIsNotNone(read_line(typed).error)
+
+
+class HeldBy(unittest.TestCase):
+    def test_one_that_fits_is_enough(self) -> None:
+        """Of two dies the holder takes the larger, of two lathes the larger takes its shank: that holds, whichever was
+        named first."""
+        for line in (
+            "M8 die 20; M8 die 25; 25 mm die holder 3MT; bench lathe 2MT; big lathe 3MT",
+            "M8 die 25; M8 die 20; 25 mm die holder 3MT; big lathe 3MT; bench lathe 2MT",
+        ):
+            owned = things(line)
+            dies = [one for one in owned if isinstance(one, Die)]
+            [held] = holdings(dies, owned)
+            self.assertTrue(held.fit.fits, held.fit.why)
+            alone = [one for one in owned if not (isinstance(one, OwnLathe) and one.taper == "3MT")]
+            self.assertFalse(holdings(dies, alone)[0].fit.fits)

@@ -138,5 +138,11 @@ class About(unittest.TestCase):
             bands[length] = (band.high_mm - band.low_mm) / 2
             self.assertEqual(any(one.code == "about-length" for one in made.notices), length.startswith("about"))
         self.assertAlmostEqual(bands["1/2"], 0.1)
+        # A shoulder behind one that is only about there is only about there itself.
+        rough = [{**SCREW["part.sections"][0], "length": "about 1-1/4"}, *SCREW["part.sections"][1:]]
+        [behind] = [
+            one.target for one in step(plan({"part.sections": rough}), "turn").dimensions if one.measured == "length"
+        ]
+        self.assertAlmostEqual((behind.high_mm - behind.low_mm) / 2, 0.889)
         # The shoulder stands 44.45 from the face: a fiftieth of that is 0.889.
         self.assertAlmostEqual(bands["about 1/2"], 0.889)

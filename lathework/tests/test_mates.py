@@ -5,7 +5,7 @@ from __future__ import annotations
 import math
 import random
 import unittest
-from statistics import fmean
+from statistics import NormalDist, fmean, pvariance
 
 from lathework.bench.acts.die import on_screw_entry, since_entry
 from lathework.bench.bench import Bench
@@ -13,9 +13,11 @@ from lathework.bench.entry import ON_SCREW, Entry
 from lathework.bench.gauge.verdict_entry import verdict_entry
 from lathework.bench.progress import Progress, progress
 from lathework.dies.counted_from import on_screw
+from lathework.dies.joint_normal import cut_off
 from lathework.dies.learner import believed
 from lathework.dies.odds import Mate, goes_on, room_over
 from lathework.dies.proposal import start
+from lathework.dies.setting import turn_words
 from lathework.dies.trial import Trial
 from lathework.errors import InputError
 from lathework.gauging.verdicts import Verdict
@@ -168,3 +170,26 @@ class AtTheBench(unittest.TestCase):
         self.assertEqual(marks, sorted(marks))
         here = next(one for one in preset.odds if math.isclose(one.eighths, preset.eighths))
         self.assertAlmostEqual(here.within.value, preset.chance.value)
+
+
+class AllButImpossible(unittest.TestCase):
+    def test_what_could_hardly_be_is_taken_as_near_as_it_may_be(self) -> None:
+        """Far above what was believed, the lower bound; far below, the upper one."""
+        law = NormalDist(0.0, 1.0)
+        self.assertEqual(cut_off(law, 20.0, 30.0)[0], 20.0)
+        self.assertEqual(cut_off(law, -30.0, -20.0)[0], -20.0)
+
+    def test_between_bounds_it_is_as_drawn(self) -> None:
+        """Mean and variance of a law between two bounds, against draws that fall between them."""
+        dice, law = random.Random(8), NormalDist(1.0, 2.0)
+        for low, high in ((-1.0, 0.5), (2.0, math.inf), (-math.inf, 0.0)):
+            drawn = [one for one in (dice.gauss(1.0, 2.0) for _ in range(60000)) if low < one < high]
+            mean, variance = cut_off(law, low, high)
+            self.assertAlmostEqual(mean, fmean(drawn), delta=0.03)
+            self.assertAlmostEqual(variance, pvariance(drawn), delta=0.05)
+
+
+class Words(unittest.TestCase):
+    def test_eighths_of_a_turn_in_words(self) -> None:
+        for number, words in ((0.5, "1/16 turn"), (1, "1/8 turn"), (4, "1/2 turn"), (8, "1 turn"), (9, "1-1/8 turns")):
+            self.assertEqual(turn_words(number), words)

@@ -143,3 +143,27 @@ class OnSpringyLathes(unittest.TestCase):
                     begun = True
         self.assertGreaterEqual(caught / slips, 0.93, f"{caught} of {slips}")
         self.assertLessEqual(doubted / honest, 0.015, f"{doubted} of {honest}")
+
+
+class Densities(unittest.TestCase):
+    def test_a_reading_is_somewhere(self) -> None:
+        """Over all sizes the chances come to one, whether other sizes are as likely or not."""
+        for others in ((), (10.0,), (10.0, 11.5, 12.5)):
+            with self.subTest(others=others):
+                expected = Expected(11.0, 0.02, 9.9, 13.0, 0.25, others)
+                step_mm = 0.001
+                total = sum(expected.density(8.0 + step_mm * n) for n in range(7000)) * step_mm
+                self.assertAlmostEqual(total, 1.0, delta=0.002)
+
+    def test_what_no_tool_is_learned_of_is_expected_by_what_was_dialled(self) -> None:
+        """A shoulder faced: from 10 mm, 1.5 dialled, about 11.5 is expected, the surer the less was dialled."""
+        band = Target(14.9, 15.0, 15.1)
+        along = Dimension("length", "face to shoulder", band, 0.0, 5.0, "carriage", grows=True)
+        spreads = []
+        for dialled in (1.5, 0.5):
+            cut = next_cut(last_mm=10.0, dimension=along, passes=(), dial="diameter", unit="mm")
+            found = expected_reading(SizeNow(along, (Reading(10.0),), cut, None), dialled)
+            assert found is not None
+            self.assertAlmostEqual(found.aim_mm, 10.0 + dialled)
+            spreads.append(found.spread_mm)
+        self.assertGreater(spreads[0], spreads[1])
