@@ -8,7 +8,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from lathework.bench.due import Due, due
-from lathework.bench.entry import die_of
+from lathework.bench.entry import die_of, made_of
 from lathework.bench.gauge.contradiction import contradiction
 from lathework.bench.gauge.die import Memory, Preset, known_as, known_of, scale_of
 from lathework.bench.gauge.die_advice import advised, preset_of
@@ -185,6 +185,7 @@ def bench(plan: Plan, folded: Tally, memory: Memory, cuts: Cuts, starts: Mapping
         known_of(memory, die_of(plan, key), known_as(step, step.thread.designation)) if step and step.thread else ()
     )
     asks, may = key not in tally.adjusted, offered(step) if step else ()
+    mate = tally.mates.get(made_of(key), "")
     against = contradiction(step, tally.opinions.get(key, ()), may) if step and verdict else ""
     outdated = tally.outdated.get(key)
     keeping = plan.job.setup.tools if plan.job.setup.tools != "unsaid" else tally.keeping or "unsaid"
@@ -209,8 +210,8 @@ def bench(plan: Plan, folded: Tally, memory: Memory, cuts: Cuts, starts: Mapping
         sized=sized(step, tally.sizes[key]) if step and key in tally.sizes else None,
         gauges=may,
         tried=tally.tried if tally.tried in may else "",
-        mate=tally.mate,
-        mates=tuple(dict.fromkeys(filter(None, (tally.mate, *(trial.mate for trial in reversed(trials)))))),
+        mate=mate,
+        mates=tuple(dict.fromkeys(filter(None, (mate, *(trial.mate for trial in reversed(trials)))))),
         die=thread_of(plan, step),
         die_id=die_id(plan, step),
         opened=tally.opened,

@@ -6,7 +6,7 @@ from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass, field, replace
 from typing import Any
 
-from lathework.bench.entry import OF_EVERY_PART, OF_THE_STEP, SINCE, Entry, counts
+from lathework.bench.entry import OF_EVERY_PART, OF_THE_STEP, SINCE, Entry, counts, made_of
 from lathework.bench.events import Event, PassTaken, PieceEnded
 from lathework.bench.gauge.contradiction import with_opinion
 from lathework.bench.gauge.die_history import of_the_die, opinion_of
@@ -86,7 +86,7 @@ def _step_entry(tally: Tally, entry: Entry, step: Operation | None) -> list[Even
             events = _reading(tally, entry, step)
         case "verdict":
             tally.verdicts[entry.step] = entry.word
-            tally.tried, tally.mate = entry.tried, entry.mate
+            tally.tried, tally.mates[made_of(entry.step)] = entry.tried, entry.mate
             if (opinion := opinion_of(step, entry)) is not None:
                 tally.opinions[entry.step] = with_opinion(tally.opinions.get(entry.step, ()), opinion)
             tally.causes.pop(entry.step, None)

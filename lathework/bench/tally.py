@@ -78,8 +78,8 @@ class Tally(InHand):
     `zeroed` are the steps whose tool has found its zero, and the piece it was found for; `keeping` is what was said of
     how this lathe's tools keep theirs ("kept", "each"), "" for nothing. By step, `gauged_at` is which piece passed its
     gauge last, and what made it, until something is changed or goes wrong. `tried` is what a thread was gauged with
-    last, and `mate` which very one. `rechucked` says that the piece in hand was out of the chuck between two cuts of
-    one holding, and was not trued up since."""
+    last, `mates` which very one each thread was, by what it is a thread of. `rechucked` says that the piece in hand was
+    out of the chuck between two cuts of one holding, and was not trued up since."""
 
     piece: int = 1
     begun: int = 1
@@ -98,7 +98,7 @@ class Tally(InHand):
     zeroed: dict[str, int] = field(default_factory=dict)
     keeping: str = ""
     tried: Gauge = ""
-    mate: str = ""
+    mates: dict[str, str] = field(default_factory=dict)
     rechucked: bool = False
 
     def next_piece(self, *, good: bool, then: int | None = None) -> None:

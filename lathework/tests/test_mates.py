@@ -21,7 +21,7 @@ from lathework.dies.setting import turn_words
 from lathework.dies.trial import Trial
 from lathework.errors import InputError
 from lathework.gauging.verdicts import Verdict
-from lathework.tests.samples import SCREW, plan, told
+from lathework.tests.samples import SCREW, TIE_ROD, plan, told
 from lathework.tests.test_die_learner import M8, aim_m8
 from lathework.threads.limits import internal_limits
 from tests.contract.working import evaluated
@@ -140,7 +140,20 @@ class AtTheBench(unittest.TestCase):
         trials = self.now().state.parts[self.plans[0].job.part.id].trials
         [(trial,)] = trials.values()
         self.assertEqual((trial.start, trial.eighths, trial.mate), (on_screw("the pattern"), -0.5, "the union"))
-        self.assertEqual(self.now().bench.mates, ("the union",))
+        self.assertEqual((self.now().bench.mate, self.now().bench.mates), ("the union", ("the union",)))
+
+    def test_the_nut_of_one_thread_is_not_that_of_another(self) -> None:
+        """A rod of two threads: what the first was tried in is not offered for the second."""
+        self.plans, self.entries = [plan(TIE_ROD)], []
+        bench = self.to("gauge")
+        self.record(verdict_entry(bench, "snug", "", "the union"))
+        self.assertEqual(self.now().bench.mate, "the union")
+        assert bench.step is not None
+        self.record(Entry("done", 1, bench.step.key))
+        other = self.to("gauge")
+        assert other.step is not None
+        self.assertNotEqual(other.step.key, bench.step.key)
+        self.assertEqual((other.mate, other.mates), ("", ()))
 
     def test_honed_it_is_less_sure_and_undone_it_is_as_before(self) -> None:
         bench = self.to("thread")

@@ -38,15 +38,16 @@ def _set_to(plan: Plan, step: Operation, tally: Tally) -> float | None:
 
 def _mate(step: Operation, tally: Tally) -> Mate:
     """What the thread of a step is to be tried with: what was used last, on the blank as it was measured."""
-    blank_mm = tally.blanks.get(made_of(step.key))
+    made = made_of(step.key)
+    blank_mm, mate = tally.blanks.get(made), tally.mates.get(made, "")
     assert step.thread is not None  # what has a die has one
     if blank_mm is None or step.inside:
-        return Mate(tally.tried, tally.mate)
+        return Mate(tally.tried, mate)
     try:
         nut = internal_limits(step.thread)
     except InputError:
         nut = None
-    return Mate(tally.tried, tally.mate, room_over(step.thread, nut, blank_mm))
+    return Mate(tally.tried, mate, room_over(step.thread, nut, blank_mm))
 
 
 def preset_of(
