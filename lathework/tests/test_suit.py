@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import unittest
+from copy import deepcopy
 from typing import Any
 
 from lathework.bench.entry import Entry
@@ -10,7 +11,7 @@ from lathework.bench.progress import progress
 from lathework.bench.size.suit import Document, Suited, suited
 from lathework.job.document import read_document
 from lathework.planning.plan import Plan, make_plans
-from lathework.tests.samples import SCREW, body, bore, document, section, told
+from lathework.tests.samples import SCREW, body, bore, document, identified, section, told
 
 
 def plans_of(made: Document) -> tuple[Plan, ...]:
@@ -73,3 +74,18 @@ class APart(unittest.TestCase):
         assert new is not None
         self.assertEqual(new.what, "hole 1, diameter")
         self.assertGreater(len(new.costs), 0)
+
+    def test_of_two_parts_the_one_in_hand_is_changed(self) -> None:
+        """Both have a section of that id: only that of the second part takes the size."""
+        made = document(SCREW)
+        second = {"part": {**deepcopy(made["part"]), "id": "p2", "name": "second"}, "quantity": 1, "material": "brass"}
+        made = identified({**made, "others": [second]})
+        plans = plans_of(made)
+        own = plans[1]
+        before = [step.key for step in own.operations]
+        entries = [told(own, Entry("done", 1, key)) for key in before[: before.index("turn:s2")]]
+        entries += [told(own, Entry("reading", 1, "turn:s2", value_mm=mm, measured="diameter")) for mm in (12.0, 10.90)]
+        new = suited(made, plans, progress(plans, entries).benches[1], plans_of)
+        assert new is not None
+        self.assertEqual(new.document["part"]["sections"][1]["across"], "7/16")
+        self.assertEqual(new.document["others"][0]["part"]["sections"][1]["across"], "0.4291 in")

@@ -12,7 +12,6 @@ from lathework.bench.entry import made_of
 from lathework.bench.size.size_now import SizeNow
 from lathework.cutting.dimension import Dimension
 from lathework.errors import InvalidDocument
-from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
 from lathework.units import LengthUnit, Millimetres, show_length
 
@@ -40,19 +39,13 @@ class Suited:
     value_mm: Millimetres
 
 
-def _parts(document: Document) -> Iterator[Document]:
-    yield document["part"]
-    for other in document.get("others", ()):
-        yield other["part"]
-
-
-def _made(document: Document, own: str) -> tuple[str, Document] | None:
-    """The section or hole of that id, and what it is called; None where the document has none."""
-    for part in _parts(document):
-        for name, rows in (("section", part.get("sections", ())), ("hole", part.get("bores", ()))):
-            for number, row in enumerate(rows, 1):
-                if row.get("id") == own:
-                    return f"{name} {number}", row
+def _made(document: Document, at: int, own: str) -> tuple[str, Document] | None:
+    """The section or hole of that id in the part at a place (from 0), and what it is called; None where it has none."""
+    part = [document, *(document.get("others") or ())][at]["part"]
+    for name, rows in (("section", part.get("sections", ())), ("hole", part.get("bores", ()))):
+        for number, row in enumerate(rows, 1):
+            if row.get("id") == own:
+                return f"{name} {number}", row
     return None
 
 
@@ -65,14 +58,14 @@ def _text(mm: Millimetres, unit: LengthUnit) -> str:
     return f"{show_length(mm, 'mm', unit).rstrip('0').rstrip('.')} {unit}"
 
 
-def _aims_there(plans: Sequence[Plan], key: str, dimension: Dimension, value_mm: Millimetres) -> Operation | None:
-    """The step of the changed part that makes the size as it came; None where there is none."""
-    step = next((found for plan in plans if plan.goes and (found := plan.operation(key)) is not None), None)
+def _aims_there(plan: Plan, key: str, dimension: Dimension, value_mm: Millimetres) -> bool:
+    """Whether a step of the changed part makes the size as it came."""
+    step = plan.operation(key) if plan.goes else None
     own = step.dimension(dimension.measured) if step is not None else None
-    return step if own is not None and abs(own.target.aim_mm - value_mm) <= ALIKE_MM else None
+    return own is not None and abs(own.target.aim_mm - value_mm) <= ALIKE_MM
 
 
-def _costs(old: Plan, new: Plan, row: Document, dimension: Dimension, value_mm: Millimetres) -> Iterator[str]:
+def _costs(old: Plan, new: Plan, row: Document, key: str, dimension: Dimension, value_mm: Millimetres) -> Iterator[str]:
     """What the change costs: its fit, its mate, its strength, steps that change, what the plan then says."""
     unit, aim_mm = old.job.unit, dimension.target.aim_mm
     if row.get("mate"):
@@ -83,7 +76,7 @@ def _costs(old: Plan, new: Plan, row: Document, dimension: Dimension, value_mm: 
     if dimension.measured == "diameter" and share < WEAKER:
         yield f"In bending it bears {100 * share:.0f} % of what it would have borne."
     was = {one.key: one.makes for one in old.operations}
-    later = [one.title for one in new.operations if was.get(one.key) not in (None, one.makes)][1:]
+    later = [one.title for one in new.operations if one.key != key and was.get(one.key) not in (None, one.makes)]
     gone = len({one.key for one in old.operations} - {one.key for one in new.operations})
     if later:
         yield f"Steps that change with it: {', '.join(later)}."
@@ -100,8 +93,8 @@ def suited(document: Document, plans: Sequence[Plan], now: Bench, planned: Plans
     if size is None or step is None:
         return None
     dimension, value_mm, unit = size.dimension, size.readings[-1].value_mm, now.plan.job.unit
-    changed = deepcopy(document)
-    found, field = _made(changed, made_of(step.key)), FIELDS.get(dimension.measured, "")
+    changed, at = deepcopy(document), next(number for number, plan in enumerate(plans) if plan is now.plan)
+    found, field = _made(changed, at, made_of(step.key)), FIELDS.get(dimension.measured, "")
     if found is None or not found[1].get(field):
         return None
     what, row = found
@@ -120,10 +113,9 @@ def suited(document: Document, plans: Sequence[Plan], now: Bench, planned: Plans
         new = planned(changed)
     except InvalidDocument:
         return None
-    if _aims_there(new, step.key, dimension, value_mm) is None:
+    if not _aims_there(new[at], step.key, dimension, value_mm):
         return None
-    at = next(number for number, plan in enumerate(plans) if plan is now.plan)
-    costs = tuple(_costs(now.plan, new[at], gone, dimension, value_mm))
+    costs = tuple(_costs(now.plan, new[at], gone, step.key, dimension, value_mm))
     name = f"{what}, {'diameter' if field == 'across' else field}"
     return Suited(changed, name, before, after, costs, dimension.measured, value_mm)
 
