@@ -57,6 +57,14 @@ class Believe(BrowserCase):
         expect(name).to_have_value("union 12")
         entry = self.page.request.get(f"/api/jobs/{self.job}/job.json").json()["record"]["entries"][-1]
         self.assertEqual((entry["kind"], entry["mate"]), ("verdict", "union 12"))
+        # Cleared again, it is some nut.
+        name.click()
+        name.press("ControlOrMeta+a")
+        name.press("Delete")
+        page.get_by_role("button", name="snug, turns by hand").click()
+        expect(page.get_by_role("status").filter(has_text="snug")).to_be_visible()
+        entry = self.page.request.get(f"/api/jobs/{self.job}/job.json").json()["record"]["entries"][-1]
+        self.assertEqual((entry["word"], entry.get("mate", "")), ("snug", ""))
 
     def test_the_part_is_changed_to_the_size_that_came(self) -> None:
         """A shank of 7/16 comes out at 0.429: what the change costs stands beside it, the plan takes it, on one

@@ -16,7 +16,7 @@ import type { Problem, Unit } from '@/shared/api/client'
 /** What the thread is tried with, what that said, and what to do with the die. */
 const tried = defineModel<string>('tried', { required: true })
 /** Which very one of these, by its name. */
-const mate = defineModel<string>('mate', { required: true })
+const mate = defineModel<string | null>('mate', { required: true })
 const props = defineProps<{
   bench: BenchNow
   busy: boolean

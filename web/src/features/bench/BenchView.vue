@@ -173,7 +173,7 @@ watch([bench, asking], async () => {
 const gauges = useGauges(bench)
 const { tried, mate } = gauges
 const gauged = (code: string) =>
-  record({ kind: 'verdict', verdict: code, tried: tried.value, mate: mate.value.trim() })
+  record({ kind: 'verdict', verdict: code, tried: tried.value, mate: (mate.value ?? '').trim() })
 const verdict = (n: number) => {
   const said = gauges.verdicts.value[n]
   if (gauging.value && said) void gauged(said.code)

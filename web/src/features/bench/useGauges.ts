@@ -7,8 +7,8 @@ import { useChoices } from '@/shared/api/useChoices'
 export function useGauges(bench: Ref<BenchNow | null | undefined>) {
   const { data: choices } = useChoices()
   const tried = ref('')
-  /** Which very nut or screw it is, by its name. */
-  const mate = ref('')
+  /** Which very nut or screw it is, by its name; null once it was cleared. */
+  const mate = ref<string | null>('')
   const offered = computed(() => {
     const codes: readonly string[] = bench.value?.step?.gauges ?? []
     return (choices.value?.gauges ?? [])
