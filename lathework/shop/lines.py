@@ -64,11 +64,7 @@ def _split(kind: ThingKind, named: str) -> tuple[str, dict[str, str]]:
         known = words.get(plain)
         if known:
             told[known[0]] = known[1]
-        elif (
-            (plain in QUALITIES and plain != "dial")
-            or (plain == "dial" and not kind.line.whole)
-            or (kind.code == "reamer" and plain in TIGHT)
-        ):
+        elif plain in QUALITIES or (kind.code == "reamer" and plain in TIGHT):
             notes.append(word)
         elif plain not in (*_FILLERS, *COUNTS) or kind.line.whole:
             rest.append(word)
@@ -126,25 +122,21 @@ def _place_of(text: str) -> tuple[str, str]:
 def _each(kind: ThingKind, rest: str, told: dict[str, str]) -> list[dict[str, str]]:
     """The documents that the rest of a line names; several items with commas, "and" or "&" between are each one where
     each can be read by itself, those without a series as the last one. Raises InputError."""
-    try:
-        return list(kind.line.reads(rest.replace(" , ", " ").strip(" ,"), dict(told)))
-    except InputError as error:
-        items = [item.strip() for item in _BETWEEN.split(rest) if item.strip()]
-        items = items if len(items) > 1 else rest.split()
-        if len(items) < 2 or kind.line.whole:
-            raise
-        series = re.search(r"[a-z]+$", items[-1], re.IGNORECASE)
-        for behind in ("", f" {series[0]}" if series else ""):
-            try:
-                return [one for item in items for one in kind.line.reads(f"{item}{behind}", dict(told))]
-            except InputError:
-                try:
-                    last = f"{items[-1]}"
-                    own = [f"{item}{behind}" for item in items[:-1]]
-                    return [one for item in (*own, last) for one in kind.line.reads(item, dict(told))]
-                except InputError:
-                    continue
-        raise error
+    whole = [rest.replace(" , ", " ").strip(" ,")]
+    items = [item.strip() for item in _BETWEEN.split(rest) if item.strip()]
+    items = items if len(items) > 1 else rest.split()
+    series = re.search(r"[a-z]+$", items[-1], re.IGNORECASE) if items else None
+    behind = f" {series[0]}" if series else ""
+    several = [items, [*(f"{item}{behind}" for item in items[:-1]), *items[-1:]]]
+    wrong_so: InputError | None = None
+    for parts in (whole, *(several if len(items) > 1 and not kind.line.whole else ())):
+        try:
+            return [one for part in parts for one in kind.line.reads(part, dict(told))]
+        except InputError as error:
+            # What is wrong with the whole is said, not with a part of it.
+            wrong_so = wrong_so or error
+    assert wrong_so is not None  # the whole was tried
+    raise wrong_so
 
 
 def _named(line: str) -> tuple[Typed, ...]:

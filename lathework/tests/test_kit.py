@@ -258,9 +258,24 @@ class AsOtherHandsTypeThem(unittest.TestCase):
                 line = read_line(typed)
                 self.assertIsNone(line.error, line.error)
                 self.assertEqual(len(line.things), count)
-                document = min((thing.document for thing in line.things), key=lambda one: says.items() > one.items())
-                first = line.things[0].document if count > 1 and "size" not in says else document
-                self.assertLessEqual(says.items(), (first if says.items() <= first.items() else document).items())
+                self.assertTrue(any(says.items() <= thing.document.items() for thing in line.things), line.things)
+
+    def test_the_taper_of_the_spindle_is_not_that_of_the_tailstock(self) -> None:
+        for typed in ("lathe 3MT spindle 2MT tailstock", "lathe 2MT tailstock 3MT spindle", "lathe, spindle 3MT, 2MT"):
+            with self.subTest(typed):
+                (told,) = read_line(typed).things
+                self.assertEqual((told.document["taper"], told.document["notes"]), ("2MT", "3MT spindle"))
+
+    def test_a_line_that_could_go_on_for_ever_is_refused(self) -> None:
+        """Wheels by nothing, wheels without end, more words than anybody could sort out: each in the test's own
+        time."""
+        for typed in (
+            "lathe wheels 20 to 60 by 0",
+            "lathe gears 1 to 9999999999 by 1",
+            f"M6 tap {'of what I found in there ' * 10}",
+        ):
+            with self.subTest(typed):
+                self.assertIsNotNone(read_line(typed).error)
 
     def test_a_speed_without_steps_is_told_by_its_ends(self) -> None:
         (typed,) = read_line("small lathe with speeds 120-2000").things

@@ -79,7 +79,7 @@ class Believe(BrowserCase):
         page.get_by_role("button", name="Give a reason, or scrap it").click()
         cost = page.get_by_role("listitem").filter(has_text="Change the part")
         expect(cost).to_contain_text("section 2, diameter, from 7/16 to 0.429 in")
-        expect(cost).to_contain_text("In bending it bears 94 %")
+        expect(cost).to_contain_text("6 % weaker in bending")
         page.get_by_role("button", name="Change the part: 0.429 in").click()
         expect(page.get_by_text("On size")).to_be_visible()
         page.get_by_role("button", name="Done", exact=True).click()

@@ -67,7 +67,8 @@ def _against(step: Operation, first: Opinion, second: Opinion) -> bool:
 
 
 def _third(step: Operation, said: Sequence[Opinion], offered: Sequence[Gauge]) -> str:
-    """What else it may be tried with, the cheapest first; the same gauges once more where there is nothing else."""
+    """What to try it with, the cheapest first, and what to believe; the same gauges once more where there is nothing
+    else."""
     used: set[str] = {WIRES if one.off_mm is not None and not one.tried else one.tried for one in said}
     names: dict[str, str] = {
         gauge: TRIED[gauge].hole if step.inside else TRIED[gauge].bolt for gauge in _BY_COST if gauge in offered
@@ -75,7 +76,7 @@ def _third(step: Operation, said: Sequence[Opinion], offered: Sequence[Gauge]) -
     if "wire" in step.figures:
         names = {gauge: names[gauge] for gauge in ("known",) if gauge in names} | {WIRES: WIRES} | names
     left = next((name for gauge, name in names.items() if gauge not in used), "")
-    return f"Then try {left}" if left else "Then try both once more"
+    return f"Then try {left}, and believe what two of them say." if left else "Then try both once more."
 
 
 def contradiction(step: Operation, said: Sequence[Opinion], offered: Sequence[Gauge]) -> str:
@@ -92,5 +93,5 @@ def contradiction(step: Operation, said: Sequence[Opinion], offered: Sequence[Ga
     told = " ".join(f"{one.name(step).capitalize()}: {MEANINGS[one.word].words}." for one in (first, last))
     return (
         f"{told} These contradict each other. Clean the thread and the gauges and look for a burr. "
-        f"{_third(step, said, offered)}, and believe what two of them say."
+        f"{_third(step, said, offered)}"
     )

@@ -74,7 +74,7 @@ def _costs(old: Plan, new: Plan, row: Document, key: str, dimension: Dimension, 
         yield f"Its fit is kept: make its mating part to suit {_text(value_mm, unit)}."
     share = (value_mm / aim_mm) ** 3
     if dimension.measured == "diameter" and share < WEAKER:
-        yield f"In bending it bears {100 * share:.0f} % of what it would have borne."
+        yield f"It is {100 * (1 - share):.0f} % weaker in bending."
     was = {one.key: one.makes for one in old.operations}
     later = [one.title for one in new.operations if one.key != key and was.get(one.key) not in (None, one.makes)]
     gone = len({one.key for one in old.operations} - {one.key for one in new.operations})

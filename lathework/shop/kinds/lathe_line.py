@@ -54,7 +54,8 @@ _FIELDS: tuple[tuple[re.Pattern[str], Told], ...] = tuple(
             lambda m: {"gearbox": _gives(m)},
         ),
         (
-            rf"(?:change\s*)?(?:wheels?|gears?)\s*(?:of|:)?\s*(?:(?P<low>\d+)\s*(?:-|to)\s*(?P<high>\d+)\s*(?:by|in|x)\s*(?P<step>\d+)'?s?"
+            rf"(?:change\s*)?(?:wheels?|gears?)\s*(?:of|:)?\s*"
+            rf"(?:(?P<low>\d{{1,3}})\s*(?:-|to)\s*(?P<high>\d{{1,3}})\s*(?:by|in|x)\s*(?P<step>[1-9]\d?)\b'?s?"
             rf"|(?P<numbers>{_NUMBERS}))",
             lambda m: {"gears": _wheels(m)},
         ),

@@ -8,6 +8,8 @@ from typing import TypeVar
 from lathework.errors import InputError
 
 LEFT_OVER = "left-over"
+MOST_WORDS = 12
+"""Words of a line up to which some are left out to read the rest: of more, nobody could say which."""
 _Read = TypeVar("_Read")
 
 
@@ -46,7 +48,7 @@ def read_most(rest: str, read: Callable[[str], list[_Read]]) -> tuple[list[_Read
     try:
         return read(rest), ""
     except InputError as error:
-        if error.code == LEFT_OVER:
+        if error.code == LEFT_OVER or len(rest.split()) > MOST_WORDS:
             raise
         for kept, run in _drops(rest):
             try:

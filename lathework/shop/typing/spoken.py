@@ -26,6 +26,12 @@ _SPOKEN: tuple[tuple[re.Pattern[str], Instead], ...] = tuple(
         (r"\b(?:4|four)[\s-]*jaw(?:\s+independent)?\b|\bindependent\s+4[\s-]*jaw\b", "four-jaw"),
         (r"\b(?:no\.?\s*|number\s*|#)?(?P<n>[0-5])\s*(?:mt|morse(?:\s+taper)?)\b", r"\g<n>MT"),
         (r"\b(?:mt|morse(?:\s+taper)?)\s*(?:no\.?\s*|#)?(?P<n>[0-5])\b", r"\g<n>MT"),
+        # The taper of a spindle is not that of its tailstock.
+        (
+            r"\b(?P<before>[0-7]MT)\s+(?:spindle|headstock)\b|\b(?:spindle|headstock)\s+(?:taper\s+)?(?P<behind>[0-7]MT)\b",
+            lambda m: f"({m['before'] or m['behind']} spindle)",
+        ),
+        (r"\bdial\s+(?P<kind>calipers?|micrometers?)\b", r"\g<kind> (dial)"),
         (r"\b(?:tail\s*stock)\b", "tailstock"),
         (r"\bdie\s*holder\b", "die holder"),
         (r"\bleft[\s-]*hand(?:ed)?\b|\bl\.?h\.?(?=\s|$)", "LH"),
@@ -77,7 +83,7 @@ _SPOKEN: tuple[tuple[re.Pattern[str], Instead], ...] = tuple(
 QUALITIES = frozenset(
     (
         *("old", "new", "good", "spare", "cheap", "small", "big", "large", "used", "decent", "nice", "vintage", "mini"),
-        *("digital", "vernier", "dial", "import", "imported", "imperial", "ground", "sharp", "blunt", "unused"),
+        *("digital", "vernier", "import", "imported", "imperial", "ground", "sharp", "blunt", "unused"),
         *("machine", "hand", "carbide", "hss", "indexable", "brazed"),
     )
 )

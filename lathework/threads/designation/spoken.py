@@ -7,6 +7,7 @@ from collections.abc import Callable
 
 from lathework.threads.designation.common import SIZE, ask, fail
 from lathework.threads.library import library
+from lathework.threads.thread import Thread
 
 Instead = str | Callable[[re.Match[str]], str]
 _COUNTS = {
@@ -93,6 +94,42 @@ def spoken(text: str) -> str:
     return out
 
 
+def _by_diameter(words: str) -> list[Thread]:
+    """Metric threads of a diameter in millimetres: 8mm."""
+    match = _MILLIMETRES.match(words)
+    diameter = float(match["d"].replace(",", ".")) if match else 0.0
+    return [thread for thread in library() if thread.family == "metric" and thread.major == diameter]
+
+
+def _conduit(words: str) -> list[Thread]:
+    """Metric conduit, which has a pitch of 1.5 mm at every size. Source: IEC 60423, from memory."""
+    match = _CONDUIT.match(words)
+    return [thread for thread in library() if match and thread.designation == f"M{match['d']}x1.5"]
+
+
+def _numbered(words: str) -> list[Thread]:
+    """A number size with its count behind a slash: 10/32."""
+    match = _SLASHED.match(words)
+    begins = f"#{match['size']}-{match['count']} " if match else ""
+    return [thread for thread in library() if match and thread.designation.startswith(begins)]
+
+
+def _any_pipe(words: str) -> list[Thread]:
+    """Pipe threads of a size of which nobody said the kind: 1/4 pipe."""
+    match = _ANY_PIPE.match(words)
+    size = match["size"].strip().replace(" ", "-") if match else ""
+    named = {f"G{size}", f"R{size}", f"Rc{size}"}
+    american = (thread for thread in library() if thread.series == "NPT" and thread.designation.startswith(f"{size}-"))
+    return [*(thread for thread in library() if thread.designation in named), *american] if match else []
+
+
+def _of_a_thing(words: str) -> list[Thread]:
+    """What is known by the thing it is on: spark plug."""
+    names = next((names for thing, names in _THINGS.items() if thing in words.lower()), ())
+    known = {thread.designation: thread for thread in library()} if names else {}
+    return [known[name] for name in names]
+
+
 def ask_of_words(text: str) -> None:
     """What is no thread by itself, and what it may mean. Raises InputError: "pitch-only", "ambiguous"."""
     words = text.strip()
@@ -101,28 +138,6 @@ def ask_of_words(text: str) -> None:
             "pitch-only",
             f"“{words}” is a pitch. Type a diameter with it, as in 1/2-13 or M10x1.5. Gears shows how to cut it.",
         )
-    if match := _MILLIMETRES.match(words):
-        diameter = float(match["d"].replace(",", "."))
-        found = [t for t in library() if t.family == "metric" and t.major == diameter]
-        if found:
+    for find in (_by_diameter, _conduit, _numbered, _any_pipe, _of_a_thing):
+        if found := find(words):
             raise ask(words, found)
-    if match := _CONDUIT.match(words):
-        # Metric conduit has a pitch of 1.5 mm at every size (IEC 60423, from memory).
-        found = [t for t in library() if t.designation == f"M{match['d']}x1.5"]
-        if found:
-            raise ask(words, found)
-    if match := _SLASHED.match(words):
-        numbered = [t for t in library() if t.designation.startswith(f"#{match['size']}-{match['count']} ")]
-        if numbered:
-            raise ask(words, numbered)
-    if match := _ANY_PIPE.match(words):
-        size = match["size"].strip().replace(" ", "-")
-        american = [t.designation for t in library() if t.series == "NPT" and t.designation.startswith(f"{size}-")]
-        pipes = {f"G{size}", f"R{size}", f"Rc{size}", *american}
-        found = [t for t in library() if t.designation in pipes]
-        if found:
-            raise ask(words, found)
-    for thing, names in _THINGS.items():
-        if thing in words.lower():
-            known = {thread.designation: thread for thread in library()}
-            raise ask(words, [known[name] for name in names])

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 
+import { dieSettled } from '@/features/bench/dieSettled'
 import type { BenchNow, SizeNow } from '@/features/bench/projected'
 import type { Figure, Schemas } from '@/shared/api/client'
 import FigureValue from '@/shared/figures/FigureValue.vue'
@@ -44,8 +45,8 @@ const small = computed<{ label: string; figure: Figure }[]>(() => {
     return (
       (step.value?.figures ?? [])
         .filter((f) => f.key !== big.value)
-        // A die is set first: its odds stand there.
-        .slice(0, props.bench.preset ? 0 : props.brief ? 2 : 4)
+        // A die is set first: how that is done needs the room.
+        .slice(0, !dieSettled(props.bench) ? 0 : props.brief ? 2 : 4)
         .map((f) => ({ label: f.figure.name, figure: f.figure }))
     )
   const target = aimed.value

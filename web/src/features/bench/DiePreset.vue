@@ -3,6 +3,7 @@ import { computed, ref, watch } from 'vue'
 
 import type { BenchNow } from '@/features/bench/projected'
 import type { FieldError, Figure } from '@/shared/api/client'
+import { dieSettled } from '@/features/bench/dieSettled'
 import DieOtherwise from '@/features/bench/DieOtherwise.vue'
 import InlineField from '@/shared/controls/InlineField.vue'
 import FigureValue from '@/shared/figures/FigureValue.vue'
@@ -46,11 +47,7 @@ const { told: shown } = useUnits()
 const percent = (figure: Figure) => `${shown(figure.shown).text} ${shown(figure.shown).unit}`
 /** Counted from where it is counted already: from touch, or from the screw that it grips. */
 const set = (marks: string) => (told.value?.on ? emit('on', told.value.on, marks) : emit('stands', marks))
-/** Set for this piece, or as good as it can be where it stands. */
-const settled = computed(
-  () =>
-    props.bench.adjusted || (told.value?.trials !== 0 && told.value?.eighths === props.bench.opened_eighths),
-)
+const settled = computed(() => dieSettled(props.bench))
 const from = computed(() =>
   told.value?.trials
     ? told.value.trials === 1
