@@ -77,11 +77,11 @@ class SixStuds(BrowserCase):
 
     def touch_off(self) -> None:
         """A tool that was changed finds its zero once; it stands for the pieces that follow."""
-        expect(self.page.get_by_text("touch off the left edge")).to_be_visible()
+        expect(self.page.locator(".first").get_by_text("touch off the left edge")).to_be_visible()
         self.page.get_by_role(
             "button", name=re.compile(r"^(Tool touched off|Touched off\. The zero stays good\.)$")
         ).click()
-        expect(self.page.get_by_text("touch off the left edge")).to_have_count(0)
+        expect(self.page.locator(".first").get_by_text("touch off the left edge")).to_have_count(0)
 
     def up_to_the_nut(self, *readings: str, first: bool = False) -> None:
         self.at_step("face the end")

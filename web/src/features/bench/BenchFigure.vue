@@ -7,6 +7,7 @@ import type { Figure, Schemas } from '@/shared/api/client'
 import FigureValue from '@/shared/figures/FigureValue.vue'
 import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
 import { useUnits } from '@/shared/figures/useUnits'
+import { useNarrow } from '@/shared/state/useScreen'
 
 /** The one figure of the step at the size of the shop: what to dial, or what the step is for. */
 const props = defineProps<{
@@ -18,6 +19,7 @@ const props = defineProps<{
   brief: boolean
 }>()
 const { told, other, words: inUnit } = useUnits()
+const narrow = useNarrow()
 const asked = ref<Figure | null>(null)
 watch(
   () => props.bench.last,
@@ -46,17 +48,18 @@ const small = computed<{ label: string; figure: Figure }[]>(() => {
       (step.value?.figures ?? [])
         .filter((f) => f.key !== big.value)
         // A die is set first: how that is done needs the room.
-        .slice(0, !dieSettled(props.bench) ? 0 : props.brief ? 2 : 4)
+        .slice(0, !dieSettled(props.bench) ? 0 : props.brief || narrow.value ? 2 : 4)
         .map((f) => ({ label: f.figure.name, figure: f.figure }))
     )
-  const target = aimed.value
+  // Where one is to get to is told in the sentence, too: a phone has no room for it twice.
+  const target = narrow.value ? undefined : aimed.value
   const stop = step.value?.figures.find((f) => f.key === 'stop')?.figure
   const speed = step.value?.figures.find((f) => f.key === 'speed')?.figure
   const beside = [
     ...(target ? [{ label: 'target', figure: target }] : []),
     { label: 'still to come off', figure: props.cut.left },
     ...(speed ? [{ label: 'speed', figure: speed }] : []),
-    ...(stop ? [{ label: 'stop at Z', figure: stop }] : []),
+    ...(stop && !narrow.value ? [{ label: 'stop at Z', figure: stop }] : []),
     ...(props.cut.spring ? [{ label: 'spring left in', figure: props.cut.spring }] : []),
   ]
   return props.brief ? beside.slice(0, 2) : beside
@@ -83,7 +86,7 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
         <span v-if="other(headline.shown)" class="fig other">{{ other(headline.shown) }}</span>
       </button>
     </template>
-    <p v-else-if="cut" class="big state" :class="cut.state">
+    <p v-else-if="cut" class="big state" :class="cut.state" role="status">
       {{ cut.state === 'on-size' ? '✓' : '✗' }} {{ words }}
       <span v-if="last" class="fig">{{ told(last.reading).text }}</span>
     </p>
@@ -187,7 +190,7 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
   font-size: 1.3em;
   font-weight: 700;
 }
-@media (max-width: 520px) {
+@media (max-width: 600px) {
   .big {
     white-space: normal;
   }

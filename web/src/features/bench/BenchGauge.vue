@@ -254,10 +254,18 @@ const stands = computed(
     font-size: var(--s20);
   }
 }
-@media (max-width: 520px) {
+@media (max-width: 600px) {
   .tried {
-    grid-template-columns: minmax(0, 1fr);
-    gap: 4px;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+    gap: 4px 8px;
+  }
+  .tried .small {
+    grid-column: 1 / -1;
+  }
+  /* What it was tried with is said: what follows from it has the room. */
+  .gauge:has(.advice) .tried,
+  .gauge:has(.advice) .verdicts {
+    display: none;
   }
   .verdict {
     padding: 10px 14px;

@@ -23,7 +23,7 @@ const { words } = useUnits(() => props.bench.unit)
     <p v-if="bench.outdated" class="outdated" role="status">≠ {{ words(bench.outdated) }}</p>
     <h1><StepSentence :step="step" /></h1>
     <p v-if="step.tool && step.measure !== 'verdict'" class="tool muted">{{ step.tool }}</p>
-    <StepTools :id="id" :part="bench.part" :revision="bench.revision" :step="step.key" />
+    <StepTools :id="id" class="tools" :part="bench.part" :revision="bench.revision" :step="step.key" />
     <p v-if="$route.query.walk === '1' && step.why" class="walk" role="note">{{ step.why }}</p>
   </div>
 </template>
@@ -50,9 +50,15 @@ h1 {
   color: var(--lagoon);
   margin-top: 4px;
 }
-@media (max-width: 520px) {
+@media (max-width: 600px) {
   h1 {
     font-size: var(--s20);
+  }
+  .tool,
+  .first,
+  .outdated {
+    font-size: var(--s16);
+    margin-top: 0;
   }
 }
 </style>

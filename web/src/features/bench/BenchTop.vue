@@ -61,7 +61,7 @@ const query = computed(() => (props.bench.part > 1 ? { part: props.bench.part } 
       :now="1"
       :label="`${at} of ${bench.steps.length} steps of this piece done`"
     />
-    <span class="muted">{{ where }}</span>
+    <span class="muted where">{{ where }}</span>
     <component
       :is="bench.quantity > 1 ? 'router-link' : 'span'"
       class="piece"
@@ -139,12 +139,28 @@ const query = computed(() => (props.bench.part > 1 ? { part: props.bench.part } 
   color: var(--caution);
   font-size: var(--s16);
 }
-@media (max-width: 520px) {
+@media (max-width: 600px) {
   .piece {
     font-size: var(--s20);
   }
+  .job {
+    min-width: 0;
+  }
   .job a {
     font-size: var(--s16);
+  }
+  .job:has(.parts) {
+    grid-column: 1 / -1;
+    display: flex;
+    flex-wrap: wrap;
+    gap: 4px 12px;
+    align-items: center;
+  }
+  .job .parts {
+    margin: 0;
+  }
+  .job:has(.parts) ~ .where {
+    display: none;
   }
 }
 @media (max-width: 900px) {

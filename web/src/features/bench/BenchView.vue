@@ -2,21 +2,22 @@
 import { computed, nextTick, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 
+import BenchAside from '@/features/bench/BenchAside.vue'
 import BenchAsk from '@/features/bench/BenchAsk.vue'
 import BenchFigure from '@/features/bench/BenchFigure.vue'
 import BenchGate from '@/features/bench/BenchGate.vue'
 import BenchGauge from '@/features/bench/BenchGauge.vue'
 import BenchStep from '@/features/bench/BenchStep.vue'
+import BenchSaid from '@/features/bench/BenchSaid.vue'
+import { dieSettled } from '@/features/bench/dieSettled'
 import BenchOutcome from '@/features/bench/BenchOutcome.vue'
 import BenchTop from '@/features/bench/BenchTop.vue'
 import DiePreset from '@/features/bench/DiePreset.vue'
 import ReadingField from '@/features/bench/ReadingField.vue'
-import SizePicker from '@/features/bench/SizePicker.vue'
 import BenchKeys from '@/features/bench/BenchKeys.vue'
 import CautionLine from '@/shared/controls/CautionLine.vue'
 import WaitingSign from '@/shared/controls/WaitingSign.vue'
 import EmptyShell from '@/shared/controls/EmptyShell.vue'
-import MeasuredThread from '@/features/bench/MeasuredThread.vue'
 import { useGauges } from '@/features/bench/useGauges'
 import LessonLine from '@/features/bench/LessonLine.vue'
 import LivePanel from '@/features/bench/LivePanel.vue'
@@ -25,9 +26,6 @@ import PassCounter from '@/features/bench/PassCounter.vue'
 import UnlikelyReading from '@/features/bench/UnlikelyReading.vue'
 import TurnCounter from '@/features/bench/TurnCounter.vue'
 import WaitingEntries from '@/features/bench/WaitingEntries.vue'
-import PartDrawing from '@/shared/drawing/PartDrawing.vue'
-import ReadingsTable from '@/features/bench/ReadingsTable.vue'
-import StepSentence from '@/shared/figures/StepSentence.vue'
 import { useBench } from '@/features/bench/useBench'
 import { type Does, useBenchAction } from '@/features/bench/useBenchAction'
 import { useSettledHere } from '@/features/bench/useSettledHere'
@@ -37,6 +35,8 @@ import { useUnlikely } from '@/features/bench/useUnlikely'
 import { useArrivals } from '@/features/bench/useArrivals'
 import { useBenchKeys } from '@/features/bench/useBenchKeys'
 import { useAwake } from '@/features/bench/useAwake'
+import { useBenchRoom } from '@/features/bench/useBenchRoom'
+import { usePedal } from '@/features/bench/usePedal'
 import { useSizes } from '@/features/bench/useSizes'
 import { useMe } from '@/shared/api/useMe'
 import type { Schemas, Unit } from '@/shared/api/client'
@@ -70,6 +70,8 @@ const typed = ref('')
 const counting = ref(false)
 /** What was dialled before the reading, where the person says so. */
 const dialled = ref('')
+const details = ref(false)
+const { pad, leftHanded, touched, shown: room } = useBenchRoom()
 const asking = ref<'' | 'reason' | 'note' | 'close'>('')
 const field = ref<InstanceType<typeof ReadingField>>()
 const button = ref<{ $el: HTMLElement }>()
@@ -167,8 +169,9 @@ watch([bench, asking], async () => {
   if (asking.value) return
   await nextTick()
   // On size there is nothing more to be typed: Enter is the button's.
-  if (field.value && size.value?.cut?.state !== 'on-size') field.value.focus()
-  else button.value?.$el.focus()
+  if (!field.value || size.value?.cut?.state === 'on-size') button.value?.$el.focus()
+  // A finger says itself when it wants to type: a keyboard would come up over the figure.
+  else if (!touched.value || pad.value) field.value.focus()
 })
 const gauges = useGauges(bench)
 const { tried, mate } = gauges
@@ -198,12 +201,15 @@ function take(text: string, by: string) {
   }
 }
 const { listening, sound, live, lost, reference, refusedBy } = useArrivals(props.id, busy, take)
-useAwake()
+const sleeps = useAwake()
+const foot = usePedal({ press, undo: () => void takeBack() })
+/** The die is set first: its turns are counted once it is. */
+const setting = computed(() => open.value && !!bench.value && !dieSettled(bench.value))
 void load()
 </script>
 
 <template>
-  <div v-if="bench" class="bench" :aria-busy="busy">
+  <div v-if="bench" class="bench" :class="[room, { details }]" :aria-busy="busy">
     <BenchTop :bench="bench" :fixed="busy || gated || !open" @part="turn" @piece="takeUp" />
     <BenchGate v-if="gated" :cautions="bench.unread" :busy="busy" @read="record({ kind: 'read' })" />
     <template v-else-if="step">
@@ -226,7 +232,8 @@ void load()
           @die="settled = bench.causes.length"
         />
         <div v-else>
-          <div class="figures">
+          <BenchSaid :bench="bench" :size="size" :cut="cut" />
+          <div class="figures" :class="{ setting, counted: bench.count }">
             <PassCounter v-if="open && step && passing" :step="step" />
             <BenchFigure
               v-else
@@ -260,33 +267,16 @@ void load()
             @since="record({ kind: 'setting', since: $event })"
           />
         </div>
-        <aside>
-          <PartDrawing :sheet="bench.drawing" :step="step.key" fixed />
-          <div v-if="size && !gauging" class="measured">
-            <SizePicker
-              v-if="dimension && !bench.zero"
-              v-model="chosen"
-              :bench="bench"
-              :dimension="dimension"
-            />
-            <ReadingsTable
-              v-if="size?.readings.length && dimension"
-              :readings="size.readings"
-              :name="dimension.name"
-            />
-          </div>
-          <ul v-if="step.notes.length" class="notes muted">
-            <li v-for="note in step.notes" :key="note"><StepSentence :step="step" :words="note" /></li>
-          </ul>
-          <MeasuredThread
-            v-if="gauging && open && settled >= bench.causes.length && gauges.verdicts.value.length"
-            :bench="bench"
-            :busy="busy"
-            :reading="problem?.of('reading')"
-            :wire="problem?.of('wire')"
-            @size="measured"
-          />
-        </aside>
+        <BenchAside
+          v-model="chosen"
+          :bench="bench"
+          :size="gauging ? null : size"
+          :dimension="dimension"
+          :busy="busy"
+          :wires="gauging && open && settled >= bench.causes.length && gauges.verdicts.value.length > 0"
+          :problem="problem"
+          @size="measured"
+        />
       </div>
     </template>
     <BenchOutcome v-else :id="id" :bench="bench" />
@@ -353,10 +343,12 @@ void load()
           ref="field"
           v-model:typed="typed"
           v-model:dialled="dialled"
+          v-model:pad="pad"
           :size="size"
           :dimension="dimension"
           :drives="drives"
           :problem="problem"
+          :touched="touched"
         />
         <BusyButton
           ref="button"
@@ -373,7 +365,11 @@ void load()
         >
       </form>
       <BenchKeys
+        v-model:left-handed="leftHanded"
+        v-model:details="details"
         :bench="bench"
+        :foot="foot"
+        :sleeps="sleeps"
         :open="open"
         :gated="gated"
         :gauging="gauging"

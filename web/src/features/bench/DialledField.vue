@@ -7,7 +7,7 @@ import { useUnits } from '@/shared/figures/useUnits'
 
 /** What was dialled, in the dial's own terms, where the person says so: from that alone the next cut learns. */
 const dialled = defineModel<string>({ required: true })
-defineProps<{ asked: Figure; error?: FieldError }>()
+defineProps<{ asked: Figure; error?: FieldError; pad: boolean }>()
 const { told } = useUnits()
 </script>
 
@@ -20,7 +20,7 @@ const { told } = useUnits()
       placeholder="optional"
       persistent-placeholder
       data-keys="empty"
-      inputmode="decimal"
+      :inputmode="pad ? 'none' : 'decimal'"
       autocomplete="off"
       maxlength="60"
       :error="error !== undefined"
@@ -43,5 +43,20 @@ const { told } = useUnits()
 }
 .dialled .fig {
   width: 160px;
+}
+/* A phone has reading and dial in one line: what was dialled as shown is not said again. */
+@media (max-width: 600px) {
+  .dialled {
+    flex: 0 0 112px;
+  }
+  .dialled .fig {
+    width: 112px;
+  }
+  .dialled .fig :deep(input) {
+    padding-inline: 10px;
+  }
+  .dialled > .plain {
+    display: none;
+  }
 }
 </style>

@@ -74,7 +74,7 @@ thead th {
 tr:not(.here) :deep(.fig) {
   font-size: 1em;
 }
-@media (max-width: 520px) {
+@media (max-width: 600px) {
   th,
   td {
     padding-right: 10px;

@@ -91,6 +91,8 @@ const from = computed(() =>
         >
         <InlineField
           v-model="typed"
+          class="elsewhere"
+          :class="{ asked: otherwise }"
           :label="`Setting of the ${bench.moves}, ${told.marks} (+ open, − closed)`"
           before="or"
           :after="`${told.marks}, − closed`"
@@ -108,7 +110,7 @@ const from = computed(() =>
         :open="asked === one.figure"
         @working="asked = asked === one.figure ? null : one.figure"
       />
-      <p v-if="closer" class="muted small">
+      <p v-if="closer" class="muted small elsewhere" :class="{ asked: otherwise }">
         {{ closer.words }}: in class {{ percent(closer.within)
         }}<template v-if="closer.goes_on">, {{ here[1]?.label }} {{ percent(closer.goes_on) }}</template>
       </p>
@@ -149,7 +151,13 @@ const from = computed(() =>
   }
 }
 /* A phone keeps the button in sight. */
-@media (max-width: 520px) {
+@media (max-width: 600px) {
+  .preset {
+    padding-left: 10px;
+  }
+  .elsewhere:not(.asked) {
+    display: none;
+  }
   .stands {
     font-size: var(--s16);
   }

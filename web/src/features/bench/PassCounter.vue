@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 
+import { aloud } from '@/features/bench/aloud'
 import { say } from '@/features/bench/sounds'
 import type { Operation } from '@/shared/api/client'
 import { useUnits } from '@/shared/figures/useUnits'
-import { stored } from '@/shared/state/stored'
 import FigureValue from '@/shared/figures/FigureValue.vue'
 import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
 import { useKeys } from '@/shared/state/useKeys'
@@ -12,7 +12,6 @@ import { useKeys } from '@/shared/state/useKeys'
 /** Passes of a threading tool, one after the other: what the dial reads at this one, from when on the mate is tried. */
 const props = defineProps<{ step: Operation }>()
 const { told, text } = useUnits()
-const aloud = stored('bench.aloud', false, (value): value is boolean => typeof value === 'boolean')
 const at = ref(0)
 watch(
   () => props.step.key,
@@ -104,7 +103,7 @@ useKeys([{ key: 't', label: 'next pass', run: on, whenEmpty: true }])
   font-size: var(--s28);
   color: var(--caution);
 }
-@media (max-width: 520px) {
+@media (max-width: 600px) {
   .big .fig {
     font-size: 64px;
   }

@@ -3,25 +3,39 @@ import { ref } from 'vue'
 
 import type { Problem, Schemas } from '@/shared/api/client'
 import DialledField from '@/features/bench/DialledField.vue'
+import NumberPad from '@/features/bench/NumberPad.vue'
 import type { SizeNow } from '@/features/bench/projected'
 import { useUnits } from '@/shared/figures/useUnits'
 
 /** The next reading of a size, and what was dialled before it. */
 const typed = defineModel<string>('typed', { required: true })
 const dialled = defineModel<string>('dialled', { required: true })
+/** The number pad is out: the keyboard of the device stays down. */
+const pad = defineModel<boolean>('pad', { required: true })
 defineProps<{
   size: SizeNow
   dimension: Schemas['DimensionShown']
   drives: boolean
   problem?: Problem | null
+  /** Fingers do the pointing: the pad is offered. */
+  touched: boolean
 }>()
 const { unit } = useUnits()
 const field = ref<HTMLInputElement>()
-defineExpose({ focus: () => field.value?.focus() })
+/** What the pad types into: the field that had the focus last. */
+const target = ref<HTMLInputElement | null>(null)
+const into = (event: FocusEvent) => {
+  if (event.target instanceof HTMLInputElement) target.value = event.target
+}
+function turnPad() {
+  pad.value = !pad.value
+  ;(target.value ?? field.value)?.focus()
+}
+defineExpose({ focus: () => field.value?.focus(), blur: () => target.value?.blur() })
 </script>
 
 <template>
-  <div class="said">
+  <div class="said" @focusin="into">
     <label class="reading" :class="{ wrong: problem?.of('reading') }">
       <span class="sr"
         >New reading, {{ dimension.name }}, {{ unit === 'in' ? 'inches' : 'millimetres' }}</span
@@ -31,7 +45,7 @@ defineExpose({ focus: () => field.value?.focus() })
         v-model="typed"
         class="fig"
         data-keys="empty"
-        inputmode="decimal"
+        :inputmode="pad ? 'none' : 'decimal'"
         :placeholder="drives ? 'new reading' : dimension.name"
         autocomplete="off"
         maxlength="60"
@@ -40,12 +54,23 @@ defineExpose({ focus: () => field.value?.focus() })
       />
       <span class="muted">{{ unit }}</span>
     </label>
+    <v-btn
+      v-if="touched || pad"
+      class="turn fig"
+      variant="outlined"
+      aria-label="123, number pad"
+      :aria-pressed="pad"
+      @click="turnPad"
+      >123</v-btn
+    >
     <DialledField
       v-if="size.readings.length && size.cut?.dial"
       v-model="dialled"
       :asked="size.cut.dial"
       :error="problem?.of('dialled')"
+      :pad="pad"
     />
+    <NumberPad v-if="pad" :field="target ?? field ?? null" />
   </div>
 </template>
 
@@ -87,12 +112,26 @@ defineExpose({ focus: () => field.value?.focus() })
   opacity: 1;
   font-size: var(--s28);
 }
-@media (max-width: 520px) {
+.turn.v-btn.v-btn {
+  height: auto;
+  min-height: 56px;
+  min-width: 56px;
+  padding: 0 8px;
+  border-color: var(--line);
+}
+@media (max-width: 600px) {
+  .said {
+    gap: 8px;
+  }
+  .reading {
+    flex: 1 1 150px;
+    padding: 0 10px;
+  }
   .reading input {
     font-size: var(--s28);
   }
   .reading input::placeholder {
-    font-size: var(--s20);
+    font-size: var(--s16);
   }
 }
 </style>

@@ -51,6 +51,25 @@ const marks = computed(() =>
   gap: 6px 18px;
   align-items: center;
 }
+/* Two a row, their words wrap. */
+.choices {
+  flex: 1 1 100%;
+}
+.choices.v-btn-group > .v-btn.v-btn {
+  flex: 1 1 40%;
+  height: auto;
+  min-width: 0;
+  padding: 4px 10px;
+}
+.choices :deep(.v-btn__content) {
+  white-space: normal;
+  line-height: 1.2;
+}
+@media (max-width: 600px) {
+  .band .small {
+    display: none;
+  }
+}
 .band {
   display: flex;
   flex-wrap: wrap;

@@ -110,7 +110,7 @@ summary {
 .controls > .fig {
   flex: 0 1 150px;
 }
-@media (max-width: 520px) {
+@media (max-width: 600px) {
   .controls > .fig,
   .jogs {
     flex: 1 1 100%;

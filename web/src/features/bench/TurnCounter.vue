@@ -3,6 +3,7 @@ import { computed, onScopeDispose, ref, watch } from 'vue'
 import { VSelect } from 'vuetify/components/VSelect'
 import { VSwitch } from 'vuetify/components/VSwitch'
 
+import { aloud } from '@/features/bench/aloud'
 import { beep, say } from '@/features/bench/sounds'
 import { useCountdown } from '@/features/bench/useCountdown'
 import type { Figure, Schemas } from '@/shared/api/client'
@@ -14,7 +15,6 @@ import { useKeys } from '@/shared/state/useKeys'
 /** Turns of a die or a tap, counted by a key or a tap of the hand: what to do at which one, seen, heard, spoken. */
 const props = defineProps<{ count: Schemas['TurnsShown']; step: string }>()
 const isYes = (value: unknown): value is boolean => typeof value === 'boolean'
-const aloud = stored('bench.aloud', false, isYes)
 const sound = stored('bench.sound', false, isYes)
 const made = ref(0)
 /** Turns are being counted: what comes before the first is out of the way. */
@@ -58,7 +58,9 @@ function on() {
   if (sound.value && now.value) beep(PITCH[now.value.sign])
   if (now.value?.off) run(used.value?.wait ?? 0)
   if (over.value) pulse.value = false
-  if (aloud.value) say(now.value ? `${made.value}. ${now.value.words}` : String(made.value))
+  if (!aloud.value) return
+  const wait = left.value ? ` Wait ${left.value} seconds. Do not reverse yet.` : ''
+  say(now.value ? `${made.value}. ${now.value.words}${wait}` : String(made.value))
 }
 function to(turns: number) {
   made.value = Math.max(0, turns)
@@ -183,12 +185,27 @@ useKeys([{ key: 't', label: 'count a turn', run: on, whenEmpty: true }])
 .row button {
   min-height: 44px;
 }
-@media (max-width: 520px) {
+/* A phone: here the count is the figure, its words beside it. */
+@media (max-width: 600px) {
   .counter {
+    display: grid;
+    grid-template-columns: auto minmax(0, 1fr);
     margin-top: 6px;
+    gap: 4px 14px;
+  }
+  .big {
+    min-width: 150px;
+    padding: 4px 12px;
   }
   .big .fig {
-    font-size: 44px;
+    font-size: 62px;
+  }
+  .words {
+    font-size: var(--s20);
+  }
+  .more,
+  .counter > .working {
+    grid-column: 1 / -1;
   }
 }
 </style>

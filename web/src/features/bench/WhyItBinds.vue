@@ -43,6 +43,17 @@ const asked = computed(() => props.bench.causes[props.ruled])
 .look {
   font-size: clamp(20px, 3vh, 28px);
 }
+.row .plain {
+  min-height: 48px;
+}
+@media (max-width: 600px) {
+  .why {
+    gap: 6px;
+  }
+  .look {
+    font-size: var(--s20);
+  }
+}
 .row {
   display: flex;
   flex-wrap: wrap;

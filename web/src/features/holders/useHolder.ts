@@ -7,7 +7,7 @@ import { useLive } from '@/shared/api/useLive'
 import { useUnits } from '@/shared/figures/useUnits'
 import { useActs } from '@/shared/jobs/useActs'
 import { stored } from '@/shared/state/stored'
-import { useNarrow } from '@/shared/state/useNarrow'
+import { useNarrow } from '@/shared/state/useScreen'
 
 type Kind = Schemas['HolderShown']['code']
 type Typed = Omit<Schemas['HolderTyped'], 'unit'>

@@ -18,7 +18,7 @@ import { useMe } from '@/shared/api/useMe'
 import { useAnswer } from '@/shared/api/useAnswer'
 import { useActs } from '@/shared/jobs/useActs'
 import { remember } from '@/shared/jobs/useHabits'
-import { useNarrow } from '@/shared/state/useNarrow'
+import { useNarrow } from '@/shared/state/useScreen'
 import { useChanged } from '@/shared/api/useNews'
 import { useReturn } from '@/shared/state/useReturn'
 

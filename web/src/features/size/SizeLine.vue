@@ -3,7 +3,7 @@ import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue'
 
 import ChoiceList from '@/shared/controls/ChoiceList.vue'
 import { useSize } from '@/shared/api/useSize'
-import { useNarrow } from '@/shared/state/useNarrow'
+import { useNarrow } from '@/shared/state/useScreen'
 
 const answerPart = () => import('@/features/size/SizeAnswer.vue')
 const SizeAnswer = defineAsyncComponent(answerPart)

@@ -13,7 +13,7 @@ import { useLive } from '@/shared/api/useLive'
 import { useUnits } from '@/shared/figures/useUnits'
 import { useActs } from '@/shared/jobs/useActs'
 import { habits } from '@/shared/jobs/useHabits'
-import { useNarrow } from '@/shared/state/useNarrow'
+import { useNarrow } from '@/shared/state/useScreen'
 import { stored } from '@/shared/state/stored'
 
 export type Beginning = Schemas['BeginningShown']

@@ -27,4 +27,10 @@ strong {
 .why {
   color: var(--muted);
 }
+@media (max-width: 600px) {
+  .cautions {
+    padding: 6px 12px;
+    line-height: 1.3;
+  }
+}
 </style>

@@ -3,7 +3,7 @@ import { computed, nextTick, ref, useId, watch } from 'vue'
 
 import type { Sheet } from '@/shared/api/client'
 import { useUnits } from '@/shared/figures/useUnits'
-import { useNarrow } from '@/shared/state/useNarrow'
+import { useNarrow } from '@/shared/state/useScreen'
 
 /** A drawing to look at: nut and bolt hatched apart, tolerance zones shaded, clashes crossed. */
 const props = defineProps<{
