@@ -134,6 +134,31 @@ def _field(kind: str, location: tuple[Any, ...]) -> str:
     return ".".join(str(part) for part in location if part not in skipped)
 
 
+_PLAIN = {
+    "missing": "This is missing.",
+    "extra_forbidden": "There is no field of this name.",
+    "string_type": "Write text.",
+    "string_too_long": "At most {max_length} characters.",
+    "too_long": "At most {max_length}.",
+    "int_type": "Write a whole number.",
+    "int_parsing": "Write a whole number.",
+    "int_from_float": "Write a whole number.",
+    "float_parsing": "Write a number.",
+    "less_than_equal": "At most {le}.",
+    "greater_than_equal": "At least {ge}.",
+    "literal_error": "One of {expected}.",
+    "enum": "One of {expected}.",
+    "bool_parsing": "Write true or false.",
+}
+"""How a person is told of what the framework refuses, by its kind of error; the others in the framework's words."""
+
+
+def _said(error: dict[str, Any]) -> str:
+    """What is wrong with a field, in plain words."""
+    plain = _PLAIN.get(error["type"])
+    return plain.format(**error.get("ctx", {})) if plain else str(error["msg"])
+
+
 def register_problems(api: NinjaAPI) -> None:
     """Map the families of errors to answers."""
 
@@ -156,11 +181,14 @@ def register_problems(api: NinjaAPI) -> None:
     @api.exception_handler(ValidationError)
     def _validation(request: HttpRequest, error: ValidationError) -> HttpResponse:
         errors = [
-            FieldError(e["type"], _field(e["type"], e["loc"])[:_LONGEST_FIELD], e["msg"], ())
+            FieldError(e["type"], _field(e["type"], e["loc"])[:_LONGEST_FIELD], _said(e), ())
             for e in error.errors[:MOST_TOLD]
         ]
         told = _counted(errors, len(error.errors))
-        return problem(422, "invalid", "The request is not valid.", told)
+        text = (
+            "The request is not valid." if len(told) > 1 or not told[0].field else f"{told[0].field}: {told[0].message}"
+        )
+        return problem(422, "invalid", text, told)
 
     @api.exception_handler(HttpError)
     def _http(request: HttpRequest, error: HttpError) -> HttpResponse:

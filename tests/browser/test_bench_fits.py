@@ -6,17 +6,16 @@ and under a finger everything that is pressed is large enough for a thumb.
 
 from __future__ import annotations
 
-import re
 from typing import Any, ClassVar
 
 from playwright.sync_api import Page, expect
 
-from tests.browser.base import BrowserCase, type_into
+from tests.browser.base import BrowserCase
 from tests.long import draws
 
 DESK = (1280, 800)
 TOUCHED = ((1180, 820), (820, 1180), (390, 844))
-#: What an on-screen keyboard leaves of the three, by the space that such keyboards take: a third to a half of the height.
+#: What an on-screen keyboard leaves of the three, which take a third to a half of the height.
 UNDER_A_KEYBOARD = ((1180, 440), (820, 820), (390, 508))
 JOBS = draws((5,), (2, 3, 5, 7, 8, 9))
 """Of the demo: a thread by a die, with its nut; in a campaign every job in work, with holes, taps, flats and fits."""
@@ -55,7 +54,13 @@ class Fits(BrowserCase):
         """Each state of the bench of a job that was not met before, from where it stands to its end."""
         while (now := self.now(job))["step"] is not None:
             step = now["step"]
-            kind = (step["key"].split(":")[0], bool(now["zero"]), bool(now["preset"]), len(now["sizes"]), step["passes"] != [])
+            kind = (
+                step["key"].split(":")[0],
+                bool(now["zero"]),
+                bool(now["preset"]),
+                len(now["sizes"]),
+                step["passes"] != [],
+            )
             if kind not in self.seen:
                 self.seen.add(kind)
                 yield " ".join(str(one) for one in kind)

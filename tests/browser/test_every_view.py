@@ -14,6 +14,7 @@ from tests.browser.base import BrowserCase, type_into
 from tests.long import draws
 
 WIDTHS = ((1280, 800), (820, 1180), (390, 844))
+ZOOMED = 320
 OTHER_THEME = re.compile("^(dark|light) screen$", re.IGNORECASE)
 CONTRAST_AT = draws((390,), (390, 1280))
 """Where contrast is looked at: whole pages differ from folded ones by their places, hardly by their inks."""
@@ -50,6 +51,11 @@ CUT_OFF = """() => [...document.querySelectorAll("main *")]
   .filter(e => e.clientWidth > 1 && e.scrollWidth > e.clientWidth + 1)
   .filter(e => e.matches("input, textarea") || getComputedStyle(e).overflowX !== "visible")
   .map(e => `${e.tagName} ${e.value || e.textContent.trim() || e.className}`.slice(0, 80))"""
+#: The innermost of what makes a page wider than the screen.
+WIDER = """() => document.documentElement.scrollWidth <= innerWidth ? [] : [...document.querySelectorAll("body *")]
+  .filter(e => e.getBoundingClientRect().right > innerWidth + 1)
+  .filter(e => ![...e.children].some(one => one.getBoundingClientRect().right > innerWidth + 1))
+  .map(e => `${e.tagName} ${e.getAttribute("class")} ${e.textContent.trim()}`.slice(0, 100))"""
 JOBS = (
     "/",
     "/jobs/2",
@@ -104,6 +110,11 @@ class Looked(BrowserCase):
             # A phone's bench has it under More.
             self.page.set_viewport_size({"width": WIDTHS[0][0], "height": WIDTHS[0][1]})
             self.page.get_by_role("button", name=OTHER_THEME).click()
+        # Four times as large on a desk (WCAG 2.1, 1.4.10): nothing is scrolled sideways.
+        self.page.set_viewport_size({"width": ZOOMED, "height": 640})
+        with self.subTest(name, width=ZOOMED):
+            self.assertEqual(self.page.evaluate(WIDER), [])
+        self.page.set_viewport_size({"width": WIDTHS[0][0], "height": WIDTHS[0][1]})
 
     def found(self, *, contrast: bool, rest: bool) -> list[Any]:
         """What axe-core finds wrong by its rule of `contrast` and by the `rest` of its rules: each rule and places."""

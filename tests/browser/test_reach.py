@@ -15,7 +15,9 @@ window.heard = []
 window.speechSynthesis.speak = (said) => window.heard.push(said.text)
 """
 #: A browser that cannot keep the screen on, as over plain http.
-NO_LOCK = "Object.defineProperty(Navigator.prototype, 'wakeLock', { get: undefined }); delete Navigator.prototype.wakeLock"
+NO_LOCK = (
+    "Object.defineProperty(Navigator.prototype, 'wakeLock', { get: undefined }); delete Navigator.prototype.wakeLock"
+)
 
 
 class Reach(BrowserCase):
@@ -100,7 +102,7 @@ class Reach(BrowserCase):
         expect(heading).to_contain_text("face the end")
 
     def test_the_figure_is_said(self) -> None:
-        """As a sentence to a screen reader, and aloud where one asks for it: the figure, what to expect, what it came to."""
+        """As a sentence to a screen reader, and aloud where one asks: the figure, what to expect, what it came to."""
         page = self.new_page()
         page.add_init_script(EAR)
         self.at_the_turning(page)

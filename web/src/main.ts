@@ -11,8 +11,14 @@ import { createApp } from 'vue'
 import App from '@/App.vue'
 import { router } from '@/router'
 import { queries } from '@/shared/api/queries'
+import { focusHeading, keepFocus } from '@/shared/state/keepFocus'
 import { steadyPresses } from '@/shared/state/steadyPresses'
 import { vuetify } from '@/shared/theme/vuetify'
 
 createApp(App).use(router).use(vuetify).use(VueQueryPlugin, queries).mount('#app')
 steadyPresses()
+keepFocus()
+router.afterEach((to, from) => {
+  // The first page of all begins where a page begins; the same one stays where it is.
+  if (from.name && to.path !== from.path) focusHeading()
+})

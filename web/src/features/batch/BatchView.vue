@@ -50,10 +50,17 @@ const empty = computed(() => told.value && !told.value.sizes.length && !told.val
           >, ✗ {{ told.scrapped }} scrapped</template
         ></span
       >
-      <router-link :to="{ name: 'bench', params: { id } }">Open the bench</router-link>
-      <router-link :to="{ name: 'plan', params: { id } }">Open the plan</router-link>
+      <template v-if="!error">
+        <router-link :to="{ name: 'bench', params: { id } }">Open the bench</router-link>
+        <router-link :to="{ name: 'plan', params: { id } }">Open the plan</router-link>
+      </template>
     </header>
-    <p v-if="error" class="field-error" role="alert">{{ asProblem(error).message }}</p>
+    <EmptyShell v-if="error">
+      <span role="alert">{{
+        asProblem(error).of('part') ? `This job has no part ${part}.` : asProblem(error).message
+      }}</span>
+      <router-link to="/">Back to Jobs</router-link>
+    </EmptyShell>
     <WaitingSign v-if="!told && !error" what="the batch" />
     <EmptyShell v-if="empty"
       >No readings yet. Sizes and gauge results appear here as you record them at the bench.</EmptyShell

@@ -126,6 +126,7 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
 <style scoped>
 .bench-figure {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: clamp(4px, 0.6vh, 10px);
   align-content: start;
 }
@@ -195,7 +196,7 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
     white-space: normal;
   }
   .big .fig {
-    font-size: 62px;
+    font-size: min(62px, 16vw);
   }
   .big .other {
     display: block;

@@ -177,9 +177,13 @@ const gauges = useGauges(bench)
 const { tried, mate } = gauges
 const gauged = (code: string) =>
   record({ kind: 'verdict', verdict: code, tried: tried.value, mate: (mate.value ?? '').trim() })
+/** While a question is open no verdict is taken: the answer comes first. */
+const questioned = computed(
+  () => settled.value < (bench.value?.causes.length ?? 0) || unlikely.value !== undefined,
+)
 const verdict = (n: number) => {
   const said = gauges.verdicts.value[n]
-  if (gauging.value && said) void gauged(said.code)
+  if (gauging.value && said && !questioned.value) void gauged(said.code)
 }
 const measured = (reading: string, wire: string, said: Unit, sure = false, by = '') =>
   record({ kind: 'verdict', reading, wire, unit: said, tried: tried.value, by, sure })
@@ -221,7 +225,7 @@ void load()
           v-model:mate="mate"
           :bench="bench"
           :busy="busy"
-          :rests="rest.resting.value"
+          :rests="rest.resting.value || questioned"
           :ruled="settled"
           :open="open"
           :gauges="gauges"

@@ -39,6 +39,11 @@ const mistakes = computed(() => [
 ])
 /** What Enter does. */
 const plainly = computed(() => choices.value?.dispositions[0])
+/** What is not wanted back is pressed apart from the others. */
+const others = computed(() =>
+  (choices.value?.dispositions.slice(1) ?? []).filter((one) => one.outcome !== 'scrap'),
+)
+const scraps = computed(() => choices.value?.dispositions.find((one) => one.outcome === 'scrap'))
 const check = computed(() => choices.value?.mistakes.find((one) => one.code === why.value)?.remark)
 </script>
 
@@ -75,19 +80,25 @@ const check = computed(() => choices.value?.mistakes.find((one) => one.code === 
       </li>
     </ul>
     <span class="buttons">
+      <v-btn v-if="plainly" type="submit" color="secondary">{{ plainly.name }}</v-btn>
       <v-btn
-        v-for="(one, n) in choices?.dispositions"
+        v-for="one in others"
         :key="one.code"
-        :type="n === 0 ? 'submit' : 'button'"
-        :color="n === 0 ? 'secondary' : undefined"
-        :variant="n === 0 ? 'flat' : 'outlined'"
-        :title="one.remark"
-        @click="n === 0 ? undefined : emit('settle', one, words, why)"
+        variant="outlined"
+        @click="emit('settle', one, words, why)"
         >{{ one.name }}</v-btn
       >
       <v-btn v-if="suits" variant="outlined" @click="emit('suit')">Change the part: {{ suits.after }}</v-btn>
       <plain-btn v-if="begins" @click="emit('down')">Put this piece down, start piece {{ begins }}</plain-btn>
       <plain-btn @click="emit('close')">Cancel</plain-btn>
+      <v-btn
+        v-if="scraps"
+        class="scrap"
+        variant="outlined"
+        color="error"
+        @click="scraps && emit('settle', scraps, words, why)"
+        >{{ scraps.name }}</v-btn
+      >
     </span>
   </form>
 </template>
@@ -121,6 +132,9 @@ const check = computed(() => choices.value?.mistakes.find((one) => one.code === 
   flex-wrap: wrap;
   gap: 8px 12px;
   align-items: center;
+}
+.scrap {
+  margin-left: auto;
 }
 .words {
   flex: 3 1 260px;

@@ -85,7 +85,7 @@ const most = (bars: readonly { count: number }[]) => Math.max(...bars.map((bar) 
 }
 .charts {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(280px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(min(280px, 100%), 1fr));
   gap: 24px;
 }
 figure {

@@ -158,7 +158,8 @@ const add = (end: Schemas['BoreIn']['end'], at: string) =>
 <style scoped>
 .add {
   display: flex;
-  gap: 18px;
+  flex-wrap: wrap;
+  gap: 4px 18px;
 }
 li {
   display: flex;

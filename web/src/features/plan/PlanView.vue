@@ -33,7 +33,20 @@ import { useTitle } from '@/shared/state/useTitle'
 const props = defineProps<{ id: number; part: number }>()
 const router = useRouter()
 const edited = useDocument(props.id, () => props.part)
-const { job, plan, draft, part: inHand, errors, elsewhere, trouble, clashes, dirty, missing, closed } = edited
+const {
+  job,
+  plan,
+  draft,
+  part: inHand,
+  errors,
+  elsewhere,
+  trouble,
+  clashes,
+  dirty,
+  missing,
+  unplaced,
+  closed,
+} = edited
 const { unreadable, load, set, commit, settled, value } = edited
 const { undoes, redoes, undo, redo } = edited
 void load()
@@ -292,7 +305,13 @@ useKeys([
     </div>
     <JobEnd :job="job" :part="inHand" :with-job="edited.withJob" :reload="load" />
   </div>
-  <p v-else-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
+  <EmptyShell v-else-if="unplaced && !job"
+    >This job has no part {{ part }}.
+    <router-link :to="{ name: 'plan', params: { id } }">Open its first part</router-link></EmptyShell
+  >
+  <EmptyShell v-else-if="trouble">
+    <span role="alert">{{ trouble }}</span> <plain-btn @click="load">Try again</plain-btn>
+  </EmptyShell>
   <WaitingSign v-else what="the plan" />
   <WaitingSign v-if="plan && worded && stocked && !still" what="the plan" />
 </template>

@@ -49,6 +49,8 @@ export function useDocument(id: number, asked: () => number) {
   /** What was changed here and elsewhere, until it is settled: nothing is stored before that. */
   const clashes = ref<Clash[]>([])
   const missing = ref(false)
+  /** No job has as many parts as were asked for. */
+  const unplaced = ref(false)
   /** Why this version does not read the job, where it does not. */
   const unreadable = shallowRef<Problem | null>(null)
   const send = useActs()
@@ -107,6 +109,7 @@ export function useDocument(id: number, asked: () => number) {
     const homeless = problem.errors.filter((e) => HOMELESS.includes(e.field)).map((e) => e.message)
     trouble.value = problem.errors.length ? homeless.join(' ') : problem.message
     missing.value = problem.status === 404
+    unplaced.value = problem.of('part') !== undefined
     unreadable.value = problem.code === 'unreadable-job' ? problem : null
   }
   const fetched = () => {
@@ -316,6 +319,7 @@ export function useDocument(id: number, asked: () => number) {
     settle,
     dirty,
     missing,
+    unplaced,
     unreadable,
     end,
     step,

@@ -46,9 +46,10 @@ const elsewhere = computed(() => {
   return Object.values(refused.value).filter((one) => !own.has(one.field))
 })
 
-/** The cursor goes to the first field that is empty. */
+/** The cursor goes to the first field that is empty; who goes from shape to shape by keys stays among them. */
 async function point() {
   await nextTick()
+  if (document.querySelector('[role=radio]:focus-visible')) return
   const fields = [...(form.value?.querySelectorAll<HTMLInputElement>('.asks input') ?? [])]
   ;(fields.find((field) => !field.value) ?? fields[0])?.focus()
 }

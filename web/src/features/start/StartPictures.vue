@@ -2,20 +2,39 @@
 import type { Beginning } from '@/features/start/useStart'
 
 /** The shapes a job may begin as, drawn; one of them is chosen. */
-defineProps<{ beginnings: Beginning[]; chosen: string }>()
-defineEmits<{ choose: [code: Beginning['code']] }>()
+const props = defineProps<{ beginnings: Beginning[]; chosen: string }>()
+const emit = defineEmits<{ choose: [code: Beginning['code']] }>()
+
+const STEPS: Record<string, number> = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }
+/** Radios are one stop of the Tab key: the one that is chosen, else the first. */
+const reached = (code: string, place: number) =>
+  props.beginnings.some((one) => one.code === props.chosen) ? code === props.chosen : place === 0
+/** An arrow chooses the next one, round and round. */
+function turn(event: KeyboardEvent, place: number) {
+  const by = STEPS[event.key]
+  const next = by && props.beginnings.at((place + by) % props.beginnings.length)
+  if (!next) return
+  event.preventDefault()
+  const radios = (event.currentTarget as HTMLElement).parentElement?.querySelectorAll<HTMLElement>(
+    '[role=radio]',
+  )
+  emit('choose', next.code)
+  radios?.[props.beginnings.indexOf(next)]?.focus()
+}
 </script>
 
 <template>
   <div class="pictures" role="radiogroup" aria-label="Shape">
     <button
-      v-for="one in beginnings"
+      v-for="(one, place) in beginnings"
       :key="one.code"
       type="button"
       role="radio"
       :aria-checked="one.code === chosen"
+      :tabindex="reached(one.code, place) ? 0 : -1"
       :title="one.remark"
       @click="$emit('choose', one.code)"
+      @keydown="turn($event, place)"
     >
       <svg :viewBox="`0 0 ${one.picture.width} ${one.picture.height}`" aria-hidden="true">
         <path v-for="(p, n) in one.picture.paths" :key="n" :d="p.d" :class="p.role" />

@@ -179,7 +179,7 @@ const others = computed(() =>
 }
 .parts {
   display: grid;
-  grid-template-columns: minmax(0, max-content) minmax(280px, 1fr);
+  grid-template-columns: minmax(0, max-content) minmax(min(280px, 100%), 1fr);
   gap: 24px;
   align-items: start;
 }

@@ -82,12 +82,14 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
 <style scoped>
 .limits {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 10px;
 }
 .tables {
   display: flex;
   flex-wrap: wrap;
   gap: 10px 36px;
+  overflow-x: auto;
 }
 table {
   border-collapse: collapse;

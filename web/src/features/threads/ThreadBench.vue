@@ -47,7 +47,7 @@ const groups = computed(() => groupsOf(props.card).filter((group) => (group.firs
 <style scoped>
 .bench {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(360px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(min(360px, 100%), 1fr));
   gap: 20px 40px;
   align-items: start;
 }

@@ -59,6 +59,7 @@ watch(
 
 <template>
   <div class="book">
+    <h1 v-if="!shown" class="sr">Threads</h1>
     <aside class="side">
       <v-text-field
         :model-value="query.q"

@@ -30,6 +30,12 @@ const { data: place } = useQuery({
   align-items: center;
   padding: 10px 0;
 }
+.place .fig {
+  overflow-wrap: anywhere;
+}
+.place > * {
+  min-width: 0;
+}
 .place :deep(.code) {
   width: 180px;
 }
