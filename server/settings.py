@@ -103,6 +103,8 @@ CONTENT_SECURITY_POLICY = {
         "font-src": [SELF],
         "img-src": [SELF, "data:"],
         "connect-src": [SELF],
+        "manifest-src": [SELF],
+        "worker-src": [SELF],
         "base-uri": [NONE],
         "form-action": [SELF],
         "frame-ancestors": [NONE],

@@ -1,10 +1,11 @@
-"""The one page; the front end takes it from there."""
+"""The one page; the front end takes it from there. Its worker keeps it on a device."""
 
 from __future__ import annotations
 
-from django.http import HttpRequest, HttpResponse
+from django.conf import settings
+from django.http import FileResponse, HttpRequest, HttpResponse
 from django.shortcuts import render
-from django.views.decorators.cache import never_cache
+from django.views.decorators.cache import cache_control, never_cache
 from django.views.decorators.csrf import ensure_csrf_cookie
 from django.views.decorators.http import require_safe
 
@@ -15,3 +16,10 @@ from django.views.decorators.http import require_safe
 def page(request: HttpRequest) -> HttpResponse:
     """The built page, with this request's nonce in it."""
     return render(request, "index.html")
+
+
+@require_safe
+@cache_control(no_cache=True)
+def worker(request: HttpRequest) -> FileResponse:
+    """The installed page's worker: at the root, for it serves every address below the one it comes from."""
+    return FileResponse((settings.BUILT_PAGE / "sw.js").open("rb"), content_type="text/javascript")

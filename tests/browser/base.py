@@ -33,6 +33,7 @@ EXPECTED = (
     "ERR_CONNECTION_RESET",
     "ERR_EMPTY_RESPONSE",
     "ERR_INCOMPLETE_CHUNKED_ENCODING",
+    "Service Worker registration blocked",
 )
 
 
@@ -96,7 +97,8 @@ class BrowserCase(unittest.TestCase):
         """A page in a context of its own, watched."""
         width, height = size or self.size
         # Nothing glides: what is tried is where things come to rest, and gliding takes half of the processor.
-        place = {"base_url": self.server.url, "reduced_motion": "reduce"} | more
+        # The installed page is a test of its own: elsewhere every request is seen to go to the server.
+        place = {"base_url": self.server.url, "reduced_motion": "reduce", "service_workers": "block"} | more
         context = browser().new_context(viewport={"width": width, "height": height}, **place)
         self.addCleanup(context.close)
         context.set_default_timeout(ACTION_MS)

@@ -166,3 +166,56 @@ class Offline(BrowserCase):
         context.unroute("**/entries")
         expect(elsewhere).to_have_count(0)
         self.assertEqual([typed for _, _, typed in self.record() if typed], ["0.4375"])
+
+
+class ColdStart(BrowserCase):
+    """The page opened anew while the server is gone: it was kept on the device, with what was known of the job."""
+
+    empty = True
+    CACHED = """async () => {
+      await navigator.serviceWorker.ready
+      const page = await caches.open("page")
+      return (await page.match("/")) !== undefined && navigator.serviceWorker.controller !== null
+    }"""
+
+    def test_a_known_job_opens_and_goes_on(self) -> None:
+        page = self.new_page(service_workers="allow")
+        self.addCleanup(lambda: self.server.process or self.server.start())
+        page.goto("/")
+        self.page.goto("/")
+        job = self.post("/api/jobs/import", document(SCREW | {"quantity": 3, "setup.tools": "kept"}))["id"]
+        page.goto(f"/jobs/{job}/bench")
+        heading = page.get_by_role("heading", level=1)
+        expect(heading).to_contain_text("face the end")
+        page.wait_for_load_state("networkidle")
+        page.wait_for_function(self.CACHED)
+        page.get_by_role("button", name="Done", exact=True).click()
+        expect(heading).to_contain_text("Turn to 0.4375 in")
+        page.wait_for_load_state("networkidle")
+        self.server.stop()
+        context = page.context
+        page.close()
+        page = context.new_page()
+        page.goto(f"/jobs/{job}/bench")
+        heading = page.get_by_role("heading", level=1)
+        expect(heading).to_contain_text("Turn to 0.4375 in")
+        expect(page.get_by_text("as this device last saw it")).to_be_visible()
+        # Half a reading, and the page loaded anew: it stands there still.
+        field = page.get_by_role("textbox", name="New reading")
+        type_into(field, "0.43")
+        page.reload()
+        expect(field).to_have_value("0.43")
+        field.press("End")
+        page.keyboard.type("75")
+        page.keyboard.press("Enter")
+        expect(page.get_by_role("region", name="Not sent yet")).to_contain_text("1 record is saved on this device")
+        # What this device never saw says so.
+        page.goto("/jobs/99/bench")
+        expect(page.get_by_role("main")).to_contain_text("Conch does not answer")
+        page.goto(f"/jobs/{job}/bench")
+        expect(page.get_by_role("region", name="Not sent yet")).to_contain_text("1 record is saved on this device")
+        self.server.start()
+        expect(page.get_by_text("On size")).to_be_visible()
+        expect(page.get_by_text("as this device last saw it")).to_have_count(0)
+        kept = self.page.request.get(f"/api/jobs/{job}/job.json").json()["record"]["entries"]
+        self.assertEqual([(one["kind"], one.get("typed", "")) for one in kept], [("done", ""), ("reading", "0.4375")])

@@ -11,11 +11,13 @@ import { createApp } from 'vue'
 import App from '@/App.vue'
 import { router } from '@/router'
 import { queries } from '@/shared/api/queries'
+import { install } from '@/shared/state/installed'
 import { focusHeading, keepFocus } from '@/shared/state/keepFocus'
 import { steadyPresses } from '@/shared/state/steadyPresses'
 import { vuetify } from '@/shared/theme/vuetify'
 
 createApp(App).use(router).use(vuetify).use(VueQueryPlugin, queries).mount('#app')
+void install()
 steadyPresses()
 keepFocus()
 router.afterEach((to, from) => {

@@ -4,12 +4,14 @@ import { VSheet } from 'vuetify/components/VSheet'
 import { VSwitch } from 'vuetify/components/VSwitch'
 
 import { aloud } from '@/features/bench/aloud'
+import { keepable } from '@/shared/state/installed'
 
 /** What is set once at a bench, and what is done seldom: off the row, away from Undo. */
 const leftHanded = defineModel<boolean>('leftHanded', { required: true })
 const learning = defineModel<boolean>('learning', { required: true })
 const pedal = defineModel<string>('pedal', { required: true })
 defineProps<{ acts: readonly { label: string; run: () => void }[]; refused: string; sleeps: boolean }>()
+
 const speaks = 'speechSynthesis' in window
 </script>
 
@@ -40,6 +42,10 @@ const speaks = 'speechSynthesis' in window
             ? 'The screen may go dark: this browser cannot keep it on here. Set a longer screen timeout on the device.'
             : 'The screen stays on while the bench is open.'
         }}
+        <template v-if="!keepable">
+          This page opens only while Conch answers: over plain http a browser keeps nothing. With a
+          certificate of your own it does; Upkeep says how.
+        </template>
       </p>
     </v-sheet>
   </v-menu>

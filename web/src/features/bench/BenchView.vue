@@ -9,6 +9,7 @@ import BenchGate from '@/features/bench/BenchGate.vue'
 import BenchGauge from '@/features/bench/BenchGauge.vue'
 import BenchStep from '@/features/bench/BenchStep.vue'
 import BenchSaid from '@/features/bench/BenchSaid.vue'
+import BenchNotices from '@/features/bench/BenchNotices.vue'
 import { dieSettled } from '@/features/bench/dieSettled'
 import BenchOutcome from '@/features/bench/BenchOutcome.vue'
 import BenchTop from '@/features/bench/BenchTop.vue'
@@ -21,16 +22,15 @@ import EmptyShell from '@/shared/controls/EmptyShell.vue'
 import { useGauges } from '@/features/bench/useGauges'
 import LessonLine from '@/features/bench/LessonLine.vue'
 import LivePanel from '@/features/bench/LivePanel.vue'
-import MeanwhileLine from '@/features/bench/MeanwhileLine.vue'
 import PassCounter from '@/features/bench/PassCounter.vue'
 import UnlikelyReading from '@/features/bench/UnlikelyReading.vue'
 import TurnCounter from '@/features/bench/TurnCounter.vue'
-import WaitingEntries from '@/features/bench/WaitingEntries.vue'
 import { useBench } from '@/features/bench/useBench'
 import { type Does, useBenchAction } from '@/features/bench/useBenchAction'
 import { useSettledHere } from '@/features/bench/useSettledHere'
 import { useRest } from '@/features/bench/useRest'
 import ZeroKept from '@/features/bench/ZeroKept.vue'
+import { useTyped } from '@/features/bench/useTyped'
 import { useUnlikely } from '@/features/bench/useUnlikely'
 import { useArrivals } from '@/features/bench/useArrivals'
 import { useBenchKeys } from '@/features/bench/useBenchKeys'
@@ -55,6 +55,7 @@ const {
   behind,
   waiting,
   meanwhile,
+  since,
   load,
   record,
   undo,
@@ -66,7 +67,7 @@ const {
 const { unit } = useUnits(() => bench.value?.unit)
 useTitle(() => bench.value && `${bench.value.title}, bench`)
 provideUnit(() => bench.value?.unit)
-const typed = ref('')
+const typed = useTyped(props.id, bench)
 const counting = ref(false)
 /** What was dialled before the reading, where the person says so. */
 const dialled = ref('')
@@ -285,25 +286,17 @@ void load()
     </template>
     <BenchOutcome v-else :id="id" :bench="bench" />
     <footer>
-      <p v-if="bench.state === 'closed'" class="good">
-        ✓ This job is closed. Reopen it on its plan to record more.
-      </p>
-      <p v-else-if="looksOnly" class="muted">◌ This device can view only.</p>
-      <p
-        v-if="problem && !unlikely && !(asking === 'reason' && problem.of('reason'))"
-        class="field-error big-error"
-        role="alert"
-      >
-        {{ problem.message }}
-      </p>
-      <p v-if="refusedBy" class="field-error big-error" role="alert">✗ {{ refusedBy }}</p>
-      <MeanwhileLine v-if="meanwhile" :told="meanwhile" />
-      <WaitingEntries
-        v-if="behind"
+      <BenchNotices
+        :bench="bench"
+        :looks-only="looksOnly"
+        :problem="unlikely || (asking === 'reason' && problem?.of('reason')) ? null : problem"
+        :refused-by="refusedBy"
+        :meanwhile="meanwhile"
+        :behind="behind"
         :waiting="waiting"
-        :steps="bench.steps"
         :away="away"
         :why="why"
+        :since="since"
         @again="retry()"
         @accept="retry({ kind: 'accept', reason: $event })"
         @drop="throwAway"

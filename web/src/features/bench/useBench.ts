@@ -1,4 +1,4 @@
-import { computed, shallowRef, watch } from 'vue'
+import { computed, onScopeDispose, shallowRef, watch } from 'vue'
 
 import { projected } from '@/features/bench/projected'
 import { useOutbox } from '@/shared/jobs/useOutbox'
@@ -9,9 +9,17 @@ import { useActs } from '@/shared/jobs/useActs'
 import { useJobActs } from '@/shared/jobs/useJobActs'
 import type { Act } from '@/shared/jobs/outbox'
 import { useChanged } from '@/shared/api/useNews'
+import { keepAnswer, keptAnswer } from '@/shared/state/keptAnswers'
 import { useReturn } from '@/shared/state/useReturn'
 
 export type Meanwhile = Schemas['Meanwhile']
+
+/** What is kept of a job on this device: its bench, and the steps that follow. */
+interface KeptBench {
+  bench: Bench
+  plan: Plan | null
+}
+const RETRY_MS = 3000
 
 /** What only the server can do: it is told so while it is away. */
 const NEEDS_SERVER: Act['kind'][] = ['again', 'turn-to', 'take-up', 'zero-lost', 'cause']
@@ -134,8 +142,42 @@ export function useBench(id: number) {
   /** What waits is sent before the bench is read: it would be read without it. */
   async function load(): Promise<boolean> {
     await box.flush()
-    return take(read)
+    if (await take(read)) return true
+    if (problem.value?.status === 0) openKept()
+    return false
   }
+  /** What the server said last is kept, once what follows from it was shown. */
+  watch([told, plan], () => {
+    if (!told.value || since.value) return
+    const kept: KeptBench = { bench: told.value, plan: plan.value }
+    window.setTimeout(() => keepAnswer('bench', id, kept))
+  })
+  /** When what is shown was known to the server, where it was opened without it; null where it was not. */
+  const since = shallowRef<Date | null>(null)
+  let asking = 0
+  /** Without the server: what this device knows of the job, until it answers. */
+  function openKept() {
+    const kept = keptAnswer<KeptBench>('bench', id)
+    if (!kept) return
+    plan.value = kept.answer.plan
+    told.value = kept.answer.bench
+    since.value = new Date(kept.at)
+    problem.value = null
+    box.away.value = true
+    asking = window.setInterval(() => void reach(), RETRY_MS)
+  }
+  /** The server again: what waits is sent, then what stands there is shown. */
+  async function reach() {
+    await box.flush()
+    if (box.waiting.value.length || box.busy.value) return
+    const now = await read().catch(() => null)
+    if (!now) return (box.away.value = true)
+    window.clearInterval(asking)
+    since.value = null
+    box.away.value = false
+    told.value = now
+  }
+  onScopeDispose(() => window.clearInterval(asking))
   /**
    * Another device may have gone on: what it did is shown at once, and when one looks here again. An act whose answer was
    * lost is tried again first, as it was: what it found would hide whether it was done.
@@ -163,6 +205,7 @@ export function useBench(id: number) {
     behind,
     waiting: box.waiting,
     meanwhile,
+    since,
     load,
     record,
     undo,

@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, onScopeDispose } from 'vue'
 
 import { ask, client, NOT_KNOWN } from '@/shared/api/client'
+import { orKept } from '@/shared/state/keptAnswers'
 
 const KEY = ['me']
 
@@ -9,7 +10,7 @@ const KEY = ['me']
 export function useMe() {
   const { data: me } = useQuery({
     queryKey: KEY,
-    queryFn: () => ask(client.GET('/api/me')),
+    queryFn: () => orKept('me', '', () => ask(client.GET('/api/me'))),
     staleTime: Infinity,
   })
   return {
