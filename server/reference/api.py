@@ -1,4 +1,4 @@
-"""Size line and choices."""
+"""Size line, choices, and the words of the trade."""
 
 from __future__ import annotations
 
@@ -17,6 +17,7 @@ from lathework.answers.size_shown import SizeShown, size_shown
 from lathework.answers.values import Shown, length_shown
 from lathework.bench.dispositions import MISTAKES, OFFERED, Outcome
 from lathework.bench.entry_words import KIND_WORDS
+from lathework.glossary import TradeWord, trade_words
 from lathework.identify.evidence_words import EVIDENCE
 from lathework.instruments.stand_in import FAULT_WORDS
 from lathework.job import choice_words
@@ -144,6 +145,12 @@ def sample(
     length = within(read_length(reading, unit, "reading"), _READING, "reading")
     nearest = nominals(length.mm, along=of == "length", thread=of == "thread")
     return answer([NominalShown(near.typed, length_shown(near.under_mm)) for near in nearest])
+
+
+@router.get("/words", response=list[TradeWord])
+def words(request: HttpRequest) -> HttpResponse:
+    """Words of the trade and what they mean, by the alphabet."""
+    return answer(trade_words())
 
 
 @router.get("/choices", response=Choices)

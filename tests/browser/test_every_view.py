@@ -82,6 +82,7 @@ VIEWS = (
     "/threads?q=1-1/4-12",
     "/identify",
     "/upkeep",
+    "/help",
     "/nowhere",
 )
 

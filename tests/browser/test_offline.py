@@ -178,9 +178,14 @@ class ColdStart(BrowserCase):
       return (await page.match("/")) !== undefined && navigator.serviceWorker.controller !== null
     }"""
 
+    def back(self) -> None:
+        """The server runs for the next test, however this one ended."""
+        if self.server.process is None:
+            self.server.start()
+
     def test_a_known_job_opens_and_goes_on(self) -> None:
         page = self.new_page(service_workers="allow")
-        self.addCleanup(lambda: self.server.process or self.server.start())
+        self.addCleanup(self.back)
         page.goto("/")
         self.page.goto("/")
         job = self.post("/api/jobs/import", document(SCREW | {"quantity": 3, "setup.tools": "kept"}))["id"]

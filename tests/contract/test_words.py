@@ -8,6 +8,8 @@ import unittest
 from collections.abc import Iterator
 from pathlib import Path
 
+from lathework.glossary import trade_words
+
 ROOT = Path(__file__).resolve().parents[2]
 MOST_WORDS = 25
 #: A word that is not used, and the one that is: one name for one thing.
@@ -79,6 +81,11 @@ def sentences() -> Iterator[tuple[str, str]]:
                 yield from ((f"{file.relative_to(ROOT)}", text) for text in _in_python(file))
     for file in sorted((ROOT / "web/src").rglob("*.vue")):
         yield from ((f"{file.relative_to(ROOT)}", text) for text in _in_a_page(file))
+    for file in sorted((ROOT / "web/src").rglob("*.ts")):
+        if not file.name.endswith(".generated.ts"):
+            code = re.sub(r"(?s:/\*.*?\*/)|//.*", "", file.read_text(encoding="utf-8"))
+            yield from ((f"{file.relative_to(ROOT)}", text) for text in re.findall(r"'([^'\n]+)'", code))
+    yield from (("lathework/tables/words.csv", one.meaning) for one in trade_words())
 
 
 class Words(unittest.TestCase):
@@ -96,7 +103,14 @@ class Words(unittest.TestCase):
     def test_what_is_read_is_what_is_there(self) -> None:
         self.assertGreater(len(self.seen), 3000)
         texts = " ".join(text for _, text in self.seen)
-        for known in ("Cover your eyes", "Skip to content", "back up the data to FILE", "Stop the spindle"):
+        for known in (
+            "Cover your eyes",
+            "Skip to content",
+            "back up the data to FILE",
+            "Stop the spindle",
+            "The width that a blade",
+            "Every Z on a plan",
+        ):
             self.assertIn(known, texts)
 
     def test_words_not_used(self) -> None:

@@ -88,6 +88,12 @@ export const router = createRouter({
       meta: { title: 'Upkeep' },
     },
     {
+      path: '/help',
+      name: 'help',
+      component: () => import('@/features/help/HelpView.vue'),
+      meta: { title: 'Help' },
+    },
+    {
       // Where a code leads: a device that is known already has nothing to do there.
       path: '/pair',
       name: 'pair',

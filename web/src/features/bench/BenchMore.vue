@@ -24,6 +24,7 @@ const speaks = 'speechSynthesis' in window
       <button v-for="act in acts" :key="act.label" type="button" class="act" @click="act.run">
         {{ act.label }}
       </button>
+      <router-link class="act" :to="{ name: 'help' }">Help: what the words and figures mean</router-link>
       <v-switch v-if="speaks" v-model="aloud" label="Speak figures and counts" hide-details color="primary" />
       <p v-else class="muted">This browser has no voice to speak the figures with.</p>
       <v-switch v-model="leftHanded" label="Left-handed layout" hide-details color="primary" />
@@ -69,6 +70,8 @@ const speaks = 'speechSynthesis' in window
   border: 0;
   background: none;
   padding: 0;
+  display: inline-flex;
+  align-items: center;
   cursor: pointer;
   text-align: left;
 }

@@ -21,6 +21,9 @@ onMounted(() => closer.value?.$el.focus())
         <dd>{{ key.label }}</dd>
       </template>
     </dl>
+    <p>
+      <router-link :to="{ name: 'help' }" @click="emit('close')">What the words and figures mean</router-link>
+    </p>
     <plain-btn ref="closer" @click="emit('close')">Close</plain-btn>
   </aside>
 </template>

@@ -1738,6 +1738,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Words
+         * @description Words of the trade and what they mean, by the alphabet.
+         */
+        get: operations["server_reference_api_words"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -6198,6 +6218,18 @@ export interface components {
             text: string;
             /** Unit */
             unit: string;
+        };
+        /**
+         * TradeWord
+         * @description A word, what else it is called ("" where nothing), and what it means in a sentence or two.
+         */
+        TradeWord: {
+            /** Also */
+            also: string;
+            /** Meaning */
+            meaning: string;
+            /** Word */
+            word: string;
         };
         /**
          * TrainShown
@@ -14864,6 +14896,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SeriesShown"][];
+                };
+            };
+        };
+    };
+    server_reference_api_words: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TradeWord"][];
                 };
             };
         };

@@ -1,10 +1,16 @@
 <script setup lang="ts">
+import { computed } from 'vue'
+
 import type { Figure } from '@/shared/api/client'
+import { useWords } from '@/shared/api/useWords'
 import { useUnits } from '@/shared/figures/useUnits'
 
 /** The working of one figure: formula, inputs, source, what the other schools say. */
-defineProps<{ figure: Figure }>()
+const props = defineProps<{ figure: Figure }>()
 const { text, words } = useUnits()
+const { meaningOf } = useWords()
+/** What its name means, where a newcomer may not know it. */
+const meaning = computed(() => meaningOf(props.figure.name))
 const KINDS = {
   standard: 'standard',
   handbook: 'handbook',
@@ -21,6 +27,7 @@ const KINDS = {
       {{ figure.kind === 'computed' ? '=' : ':' }}
       {{ figure.formula }}<template v-if="figure.kind === 'table'"> (from the table)</template>
     </p>
+    <p v-if="meaning" class="muted" role="note">{{ meaning }}</p>
     <ul v-if="figure.inputs.length" class="inputs">
       <li v-for="given in figure.inputs" :key="given.name">
         {{ given.name }} <span class="fig">{{ words(given) }}</span>

@@ -1,3 +1,4 @@
+import { forgetKept } from '@/shared/state/keptAnswers'
 import { computed, ref } from 'vue'
 
 import type { Bench, Schemas } from '@/shared/api/client'
@@ -65,10 +66,17 @@ window.addEventListener('storage', (event) => {
 function keep(job: number, list: Waiting[]) {
   const rest = Object.entries(fresh()).filter(([one, some]) => one !== String(job) && some.length)
   boxes.value = Object.fromEntries(list.length ? [...rest, [String(job), list]] : rest)
+  const store = () => localStorage.setItem(PLACE, JSON.stringify(boxes.value))
   try {
-    localStorage.setItem(PLACE, JSON.stringify(boxes.value))
+    store()
   } catch {
-    // It is sent all the same.
+    // What was recorded is worth more than what may be fetched again.
+    forgetKept()
+    try {
+      store()
+    } catch {
+      // It is sent all the same.
+    }
   }
 }
 
