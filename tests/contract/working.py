@@ -33,7 +33,7 @@ WORDS: dict[str, Callable[..., float]] = {
     "erf": math.erf,
 }
 SIGNS = {"+": "+", "−": "-", "×": "*", "÷": "/", "/": "/", "(": "(", ")": ")", ",": ","}
-POWERS = {"²": "**2", "³": "**3"}
+POWERS = {"²": "**2", "³": "**3", "⁴": "**4"}
 
 
 class Unreadable(Exception):

@@ -16,6 +16,8 @@ LEAST_MM = 0.01
 UNSAID, SAID, SKIPPING, AGAIN = 0.25, 0.02, 0.8, 0.3
 """How often a reading is not the next one in turn: where nobody said what was dialled, where somebody did, where that
 happened here before, and on size (practice): several cuts are made between two readings."""
+AIMED = 3
+"""How many times as often as at another planned size one measures at the aim itself, nothing said (practice)."""
 ROUND_MM, BACK_MM = 0.1, 0.02
 """How far past its aim, and back over the last reading, one may be (practice)."""
 
@@ -40,5 +42,6 @@ def expected_reading(size: SizeNow, dialled_mm: Millimetres | None) -> Expected 
         expected, spread = last + sign * dialled, PLAIN_MM + PLAIN_SHARE * dialled
     low, high = min(low, expected), max(high, expected)
     # Who says nothing may have made more than one of the planned cuts, or all of them, or have measured again.
-    others = (last,) if dialled_mm is not None else (aim, last, *(one for one in dimension.sizes_mm if one != aim))
+    planned = tuple(one for one in dimension.sizes_mm if one != aim)
+    others = (last,) if dialled_mm is not None else (*(aim,) * AIMED, last, *planned)
     return Expected(expected, spread, low, high, anywhere, others)

@@ -21,6 +21,7 @@ from lathework.planning.positions import along, given, given_mm, place_words, ti
 from lathework.planning.steps import measures
 from lathework.planning.steps.fit_words import fit_figures, fit_notes
 from lathework.planning.steps.holding import KNIFE, speed, swarf
+from lathework.planning.steps.outside.bends import BENDS, bends_away, to_be_minded
 from lathework.planning.threads.thread_work import in_mm
 from lathework.planning.work import Work
 from lathework.units import LengthUnit, convert
@@ -127,6 +128,8 @@ def _turn(work: Work, chucking: Chucking, placed: Placed, over: Sequence[Placed]
     figures |= fit_figures(limits, work.job.unit) if limits is not None else {}
     figures["cuts"] = _cuts(cuts, deepest, start_mm, aim, work.job.unit)
     figures |= {"speed": speed(work, start_mm), "deepest": deepest}
+    bends = bends_away(work, chucking, aim, end_mm)
+    figures |= {"bends": bends} if bends is not None else {}
     stop = "the tool tip stops" if work.job.setup.readout == "readout" else "stop the carriage"
     return Operation(
         key=keyed("turn", placed.section.id),
@@ -141,6 +144,7 @@ def _turn(work: Work, chucking: Chucking, placed: Placed, over: Sequence[Placed]
         notes=(
             *((found.blank.verdict,) if found else fit_notes(placed.section.fit, limits)),
             *((BOTH_ENDS,) if _long_fit(placed) else ()),
+            *((BENDS,) if bends is not None and to_be_minded(bends, _target(placed, over)) else ()),
         ),
         measure="diameter",
         dimensions=tuple(_dimensions(chucking, placed, over, start_mm, in_mm(deepest), cuts)),
