@@ -25,13 +25,18 @@ def _python_bill(tools: Path, environment: Path) -> Bill:
     return bill
 
 
+INLINED = ("workbox-core", "workbox-precaching", "workbox-routing", "workbox-strategies")
+"""Packages whose code the build puts into the worker of the page."""
+
+
 def _page_components() -> Iterator[Bill]:
     """The packages that the page is built from, as they are locked; those that only build it are left out."""
     locked = json.loads((WEB / "package-lock.json").read_text(encoding="utf-8"))["packages"]
     for path, told in sorted(locked.items()):
-        if not path or told.get("dev") or told.get("optional") or told.get("peer"):
-            continue
         name = path.rpartition("node_modules/")[2]
+        builds = told.get("dev") or told.get("optional") or told.get("peer")
+        if not path or (builds and name not in INLINED):
+            continue
         yield {
             "type": "library",
             "bom-ref": f"pkg:npm/{name}@{told['version']}",

@@ -2,8 +2,10 @@
 
 from __future__ import annotations
 
+from pathlib import Path
+
 from django.conf import settings
-from django.http import FileResponse, HttpRequest, HttpResponse
+from django.http import FileResponse, Http404, HttpRequest, HttpResponse
 from django.shortcuts import render
 from django.views.decorators.cache import cache_control, never_cache
 from django.views.decorators.csrf import ensure_csrf_cookie
@@ -22,4 +24,7 @@ def page(request: HttpRequest) -> HttpResponse:
 @cache_control(no_cache=True)
 def worker(request: HttpRequest) -> FileResponse:
     """The installed page's worker: at the root, for it serves every address below the one it comes from."""
-    return FileResponse((settings.BUILT_PAGE / "sw.js").open("rb"), content_type="text/javascript")
+    script: Path = settings.BUILT_PAGE / "sw.js"
+    if not script.exists():
+        raise Http404("This page was built without a worker.")
+    return FileResponse(script.open("rb"), content_type="text/javascript")

@@ -3,11 +3,13 @@
 from __future__ import annotations
 
 import json
+import re
 import urllib.request
 from pathlib import Path
 
 from playwright.sync_api import expect
 
+from launcher.bill import INLINED
 from tests.browser.base import TO_THE_BENCH, BrowserCase, type_into
 
 
@@ -67,6 +69,14 @@ class Shell(BrowserCase):
             self.assertIn("immutable", answer.headers["Cache-Control"])
         with urllib.request.urlopen(self.server.url) as answer:
             self.assertIn("no-store", answer.headers["Cache-Control"])
+
+    def test_the_worker_is_looked_for_anew_and_what_is_in_it_is_named(self) -> None:
+        """An old worker would serve an old page for ever; packages inside it are in the list of licences."""
+        with urllib.request.urlopen(f"{self.server.url}/sw.js") as answer:
+            self.assertEqual(answer.headers["Cache-Control"], "no-cache")
+            self.assertIn("text/javascript", answer.headers["Content-Type"])
+            inside = set(re.findall(r"workbox:([a-z-]+):", answer.read().decode()))
+        self.assertEqual({f"workbox-{name}" for name in inside}, set(INLINED))
 
 
 class EmptyStore(BrowserCase):

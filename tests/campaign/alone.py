@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import json
 import os
+import re
 import subprocess
 import sys
 import tempfile
@@ -58,7 +59,7 @@ class Alone:
         with subprocess.Popen(command, cwd=self.folder, env=self.env, stdout=subprocess.PIPE, text=True) as running:
             try:
                 assert running.stdout is not None
-                address = running.stdout.readline().split()[3]
+                [address] = re.findall(r"http://\S+", running.stdout.readline())
                 with urllib.request.urlopen(address) as page:
                     assert b'id="app"' in page.read()
                 with urllib.request.urlopen(f"{address}api/jobs") as jobs:

@@ -14,7 +14,7 @@ from lathework.units import Millimetres, show_length
 
 SLIPS = 0.01
 """How often a number that is typed is not the one that was read (practice)."""
-ASK_FROM = 0.0056
+ASK_FROM = 0.006
 """Odds of a slip from which it is asked about: a question takes a second, a wrong size scraps the piece (practice)."""
 PLAIN, WIDE, TIMES = 0.8, 0.2, 3.0
 """Shares of readings that stray as expected, and of those that stray so many times as far (practice)."""

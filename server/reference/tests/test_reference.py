@@ -33,6 +33,19 @@ class Reference(SimpleTestCase):
         for figure in (*found["figures"]["basic"], found["figures"]["wire"], *found["figures"]["groove"]):
             self.assertTrue(figure["formula"] and figure["source"]["title"])
 
+    def test_the_words_of_the_trade(self) -> None:
+        told = {one["word"]: one for one in self.client.get("/api/words").json()}
+        self.assertEqual(told["pitch diameter"]["also"], "effective diameter")
+        self.assertIn("blade", told["kerf"]["meaning"])
+
+    def test_what_is_refused_is_told_in_plain_words(self) -> None:
+        """A size line that is far too long, and none at all: no word of the framework's."""
+        for asked, said in (("?q=" + "9" * 300, "q: At most 200 characters."), ("", "q: This is missing.")):
+            with self.subTest(said):
+                answer = self.client.get(f"/api/size{asked}")
+                self.assertEqual(answer.status_code, 422)
+                self.assertEqual(answer.json()["detail"], said)
+
     def test_an_unclear_text_gets_its_choices(self) -> None:
         answer = self.client.get("/api/size?q=7/16%20whitworth")
         self.assertEqual(answer.status_code, 422)

@@ -178,10 +178,8 @@ const gauges = useGauges(bench)
 const { tried, mate } = gauges
 const gauged = (code: string) =>
   record({ kind: 'verdict', verdict: code, tried: tried.value, mate: (mate.value ?? '').trim() })
-/** While a question is open no verdict is taken: the answer comes first. */
-const questioned = computed(
-  () => settled.value < (bench.value?.causes.length ?? 0) || unlikely.value !== undefined,
-)
+/** A reading is asked about: no verdict is taken before that is answered. What it may bind for is tried again, and said. */
+const questioned = computed(() => problem.value?.of('reading')?.code === 'unlikely')
 const verdict = (n: number) => {
   const said = gauges.verdicts.value[n]
   if (gauging.value && said && !questioned.value) void gauged(said.code)
@@ -207,7 +205,8 @@ function take(text: string, by: string) {
 }
 const { listening, sound, live, lost, reference, refusedBy } = useArrivals(props.id, busy, take)
 const sleeps = useAwake()
-const foot = usePedal({ press, undo: () => void takeBack() })
+// The foot presses what stands there: nothing while something is asked.
+const foot = usePedal({ press: () => button.value && press(), undo: () => void takeBack() })
 /** The die is set first: its turns are counted once it is. */
 const setting = computed(() => open.value && !!bench.value && !dieSettled(bench.value))
 void load()
@@ -219,6 +218,7 @@ void load()
     <BenchGate v-if="gated" :cautions="bench.unread" :busy="busy" @read="record({ kind: 'read' })" />
     <template v-else-if="step">
       <BenchStep :id="id" :bench="bench" :step="step" :oil="open ? oil : ''" />
+      <BenchSaid :bench="bench" :size="gauging ? null : size" :cut="gauging ? null : cut" />
       <div class="middle">
         <BenchGauge
           v-if="gauging"
@@ -237,8 +237,7 @@ void load()
           @die="settled = bench.causes.length"
         />
         <div v-else>
-          <BenchSaid :bench="bench" :size="size" :cut="cut" />
-          <div class="figures" :class="{ setting, counted: bench.count }">
+          <div class="figures" :class="{ setting, counted: bench.count && open && !oil }">
             <PassCounter v-if="open && step && passing" :step="step" />
             <BenchFigure
               v-else

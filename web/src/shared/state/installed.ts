@@ -11,7 +11,7 @@ export async function install() {
     await navigator.serviceWorker.ready
     // This very page came before its worker did, and is kept by hand.
     const kept = await caches.open(PAGE)
-    await kept.add('/')
+    if (!(await kept.match('/'))) await kept.add('/')
   } catch {
     // It is not kept, then: the server answers, or one is told that it does not.
   }
