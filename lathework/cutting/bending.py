@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+from dataclasses import dataclass, replace
 
 from lathework.figures import Figure, Given, Source
 from lathework.units import Millimetres
@@ -17,60 +18,56 @@ def _second_moment(across_mm: Millimetres) -> float:
     return math.pi * across_mm**4 / 64
 
 
-def bends_mm(
-    force_n: float,
-    *,
-    out_mm: Millimetres,
-    bar_mm: Millimetres,
-    turned_mm: Millimetres,
-    across_mm: Millimetres,
-    elastic: float,
-) -> Millimetres:
-    """How far the free end of a bar gives way under a force there: `out_mm` out of the jaws, `bar_mm` thick, its last
-    `turned_mm` turned down to `across_mm`.
+@dataclass(frozen=True, slots=True)
+class TurnedBar:
+    """A bar held at one end: `out_mm` out of the jaws, `bar_mm` thick, its last `turned_mm` turned down to `across_mm`;
+    `elastic` is the metal's modulus in N/mm²."""
 
-    `force_n` in newtons, `elastic` the metal's modulus in N/mm². Source: handbook (stepped beam fixed at one end).
+    out_mm: Millimetres
+    bar_mm: Millimetres
+    turned_mm: Millimetres
+    across_mm: Millimetres
+    elastic: float
 
-    >>> round(bends_mm(100, out_mm=200, bar_mm=20, turned_mm=0, across_mm=20, elastic=205_000), 3)
-    0.166
+    @property
+    def behind_mm(self) -> Millimetres:
+        """How far what is not turned sticks out."""
+        return self.out_mm - self.turned_mm
+
+    def bends_mm(self, force_n: float) -> Millimetres:
+        """How far its free end gives way, in millimetres, under `force_n` newtons there. Source: handbook (stepped beam
+        fixed at one end).
+
+        >>> round(TurnedBar(200, 20, 0, 20, 205_000).bends_mm(100), 3)
+        0.166
+        """
+        thin = self.turned_mm**3 / _second_moment(self.across_mm)
+        thick = (self.out_mm**3 - self.turned_mm**3) / _second_moment(self.bar_mm)
+        return force_n * (thin + thick) / (3 * self.elastic)
+
+
+def larger_at_the_end(bar: TurnedBar, force_n: float) -> Figure:
+    """By how much, in millimetres, a cut leaves the free end of a `bar` larger in diameter than the shoulder where it
+    ends.
+
+    `force_n` in newtons is that away from the tool. At the end all of the bar bends, at the shoulder what is behind it.
+    Source: handbook for the beam, practice for the force.
     """
-    thin = turned_mm**3 / _second_moment(across_mm)
-    thick = (out_mm**3 - turned_mm**3) / _second_moment(bar_mm)
-    return force_n * (thin + thick) / (3 * elastic)
-
-
-def larger_at_the_end(
-    force_n: float,
-    *,
-    out_mm: Millimetres,
-    bar_mm: Millimetres,
-    turned_mm: Millimetres,
-    across_mm: Millimetres,
-    elastic: float,
-) -> Figure:
-    """By how much a cut leaves the free end larger in diameter than the shoulder where it ends, as a length.
-
-    `force_n` in newtons is that away from the tool; the bar sticks out `out_mm`, is `bar_mm` thick and turned down to
-    `across_mm` over `turned_mm`; `elastic` is the metal's modulus in N/mm². At the end all of it bends, at the shoulder
-    the bar behind it. Source: handbook for the beam, practice for the force.
-    """
-    behind_mm = out_mm - turned_mm
-    at_end = bends_mm(force_n, out_mm=out_mm, bar_mm=bar_mm, turned_mm=turned_mm, across_mm=across_mm, elastic=elastic)
-    at_shoulder = bends_mm(force_n, out_mm=behind_mm, bar_mm=bar_mm, turned_mm=0.0, across_mm=bar_mm, elastic=elastic)
+    behind = replace(bar, out_mm=bar.behind_mm, turned_mm=0.0)
     return Figure(
         "larger at the free end",
-        2 * (at_end - at_shoulder),
+        2 * (bar.bends_mm(force_n) - behind.bends_mm(force_n)),
         "mm",
         "128 × force away ÷ (3 × π × elastic) × (turned³ ÷ diameter⁴ + (stick-out³ − turned³ − behind³) ÷ bar⁴)",
         BEAM,
         (
             Given("force away", force_n, "N"),
-            Given("stick-out", out_mm, "mm"),
-            Given("turned", turned_mm, "mm"),
-            Given("behind", behind_mm, "mm"),
-            Given("bar", bar_mm, "mm"),
-            Given("diameter", across_mm, "mm"),
-            Given("elastic", elastic, "N/mm²"),
+            Given("stick-out", bar.out_mm, "mm"),
+            Given("turned", bar.turned_mm, "mm"),
+            Given("behind", bar.behind_mm, "mm"),
+            Given("bar", bar.bar_mm, "mm"),
+            Given("diameter", bar.across_mm, "mm"),
+            Given("elastic", bar.elastic, "N/mm²"),
         ),
     )
 

@@ -5,7 +5,7 @@ from __future__ import annotations
 import math
 import unittest
 
-from lathework.cutting.bending import bends_mm, larger_at_the_end
+from lathework.cutting.bending import TurnedBar, larger_at_the_end
 from lathework.planning.operation import Operation
 from lathework.tests.samples import plan, section
 
@@ -35,18 +35,18 @@ class Bending(unittest.TestCase):
     def test_by_slices(self) -> None:
         for force, out, bar, turned, across in ((20, 60, 8, 0, 8), (10, 40, 12, 25, 6), (5, 30, 4, 30, 3)):
             with self.subTest(out=out, turned=turned):
-                found = bends_mm(force, out_mm=out, bar_mm=bar, turned_mm=turned, across_mm=across, elastic=STEEL)
+                found = TurnedBar(out, bar, turned, across, STEEL).bends_mm(force)
                 self.assertAlmostEqual(found, bent_by_slices(force, out, bar, turned, across), delta=found * 1e-3)
 
     def test_twice_as_long_bends_eight_times_half_as_thick_sixteen(self) -> None:
         def plain(out: float, across: float) -> float:
-            return bends_mm(10, out_mm=out, bar_mm=across, turned_mm=0, across_mm=across, elastic=STEEL)
+            return TurnedBar(out, across, 0, across, STEEL).bends_mm(10)
 
         self.assertAlmostEqual(plain(60, 10), 8 * plain(30, 10))
         self.assertAlmostEqual(plain(30, 5), 16 * plain(30, 10))
 
     def test_what_is_left_on_the_end_is_twice_the_difference(self) -> None:
-        larger = larger_at_the_end(10, out_mm=40, bar_mm=12, turned_mm=25, across_mm=6, elastic=STEEL)
+        larger = larger_at_the_end(TurnedBar(40, 12, 25, 6, STEEL), 10)
         expected = 2 * (bent_by_slices(10, 40, 12, 25, 6) - bent_by_slices(10, 15, 12, 0, 12))
         self.assertAlmostEqual(larger.value, expected, delta=expected * 2e-3)
 

@@ -117,6 +117,10 @@ class BrowserCase(unittest.TestCase):
             yield
         expect(page.locator(".bench[aria-busy=true]")).to_have_count(0)
 
+    def drawn(self, page: Page | None = None) -> None:
+        """Until what follows from an act or a size of the screen is drawn: two frames, however long they take."""
+        (page or self.page).evaluate("new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)))")
+
     def enter(self) -> None:
         """Enter on the large button of the bench, once its words could be read."""
         button = self.page.locator("form.act button[type=submit]")

@@ -6,7 +6,7 @@ and under a finger everything that is pressed is large enough for a thumb.
 
 from __future__ import annotations
 
-from typing import Any, ClassVar
+from typing import Any
 
 from playwright.sync_api import Page, expect
 
@@ -26,22 +26,21 @@ PRESSED = """() => [...document.querySelectorAll(".bench button, .bench a.key, .
   .filter(e => !(e.matches("input") && e.closest("label, .v-field")) && !e.matches(".big, .value, .plain"))
   .map(e => [e.innerText.trim() || e.getAttribute("aria-label") || e.className, e.getBoundingClientRect().height])"""
 OVER = "() => document.documentElement.scrollHeight - innerHeight"
-#: What is out of sight of the things that a reading needs.
-HIDDEN = """() => [".bench-figure .big .fig, .verdicts, .counter", ".reading input", ".act .go"]
-  .map(name => document.querySelector(name)).filter(e => e?.checkVisibility())
-  .map(e => [e.className, e.getBoundingClientRect()])
-  .filter(([, at]) => at.top < 0 || at.bottom > innerHeight + 1 || at.right > innerWidth + 1)
-  .map(([name]) => name)"""
+#: What is out of sight, or not there at all, of the things that a reading needs; some steps have no figure.
+HIDDEN = """() => [".bench-figure .big", ".reading input", ".act .go"].filter(name => {
+  const one = document.querySelector(name)
+  if (!one) return name !== ".bench-figure .big"
+  const at = one.getBoundingClientRect()
+  return !one.checkVisibility() || at.top < 0 || at.bottom > innerHeight + 1 || at.right > innerWidth + 1
+})"""
 
 
-class Fits(BrowserCase):
+class AtEverySize(BrowserCase):
     """Walks jobs of the demo, by the server's own acts, and looks at each state as it comes for the first time."""
-
-    seen: ClassVar[set[tuple[Any, ...]]]
 
     def setUp(self) -> None:
         super().setUp()
-        type(self).seen = set()
+        self.seen: set[tuple[Any, ...]] = set()
 
     def now(self, job: int) -> Any:
         return self.page.request.get(f"/api/jobs/{job}/bench").json()
@@ -73,12 +72,10 @@ class Fits(BrowserCase):
                 self.end_step(job, self.now(job))
 
     def gauged(self, job: int) -> Any:
-        """A thread that binds, and what it may bind for; then the die moved."""
+        """A thread that binds, and what it may bind for."""
         self.act(job, self.now(job), kind="verdict", verdict="binds")
         yield "a nut that binds"
 
-
-class AtEverySize(Fits):
     def open(self, size: tuple[int, int], *, touched: bool) -> Page:
         page = self.new_page(size, has_touch=touched)
         page.goto("/")
@@ -99,7 +96,7 @@ class AtEverySize(Fits):
     def wrong(self, page: Page, size: tuple[int, int]) -> list[Any]:
         """What is out of sight at a size (pixels)."""
         page.set_viewport_size({"width": size[0], "height": size[1]})
-        page.wait_for_timeout(60)
+        self.drawn(page)
         over = page.evaluate(OVER)
         return [(size, f"{over} px to scroll")] if over > 0 else []
 
@@ -112,6 +109,6 @@ class AtEverySize(Fits):
         if page.locator(".reading input").is_visible():
             for size in UNDER_A_KEYBOARD:
                 page.set_viewport_size({"width": size[0], "height": size[1]})
-                page.wait_for_timeout(60)
+                self.drawn(page)
                 wrong += [(size, "out of sight", one) for one in page.evaluate(HIDDEN)]
         return wrong

@@ -12,9 +12,18 @@ from lathework.tests.samples import SCREW, document
 from tests.browser.base import BrowserCase, type_into
 
 
-class Offline(BrowserCase):
+class ServerGone(BrowserCase):
+    """Tests that stop their server."""
+
     empty = True
 
+    def back(self) -> None:
+        """The server runs for the next test, however this one ended."""
+        if self.server.process is None:
+            self.server.start()
+
+
+class Offline(ServerGone):
     def setUp(self) -> None:
         super().setUp()
         self.addCleanup(self.back)
@@ -36,11 +45,6 @@ class Offline(BrowserCase):
         assert self.server.process is not None
         os.kill(self.server.process.pid, signal.SIGKILL)
         self.server.stop()
-
-    def back(self) -> None:
-        """The server runs for the next test, however this one ended."""
-        if self.server.process is None:
-            self.server.start()
 
     def press(self, name: str, page: Page | None = None) -> None:
         (page or self.page).get_by_role("button", name=name, exact=True).click()
@@ -168,20 +172,14 @@ class Offline(BrowserCase):
         self.assertEqual([typed for _, _, typed in self.record() if typed], ["0.4375"])
 
 
-class ColdStart(BrowserCase):
+class ColdStart(ServerGone):
     """The page opened anew while the server is gone: it was kept on the device, with what was known of the job."""
 
-    empty = True
     CACHED = """async () => {
       await navigator.serviceWorker.ready
       const page = await caches.open("page")
       return (await page.match("/")) !== undefined && navigator.serviceWorker.controller !== null
     }"""
-
-    def back(self) -> None:
-        """The server runs for the next test, however this one ended."""
-        if self.server.process is None:
-            self.server.start()
 
     def test_a_known_job_opens_and_goes_on(self) -> None:
         page = self.new_page(service_workers="allow")

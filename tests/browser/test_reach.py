@@ -101,6 +101,40 @@ class Reach(BrowserCase):
         page.keyboard.press("F9", delay=HELD_MS)
         expect(heading).to_contain_text("face the end")
 
+    def test_a_foot_switch_that_sends_enter_types_in_a_note(self) -> None:
+        """While something is asked its key is what it is elsewhere; a menu that was left learns no key."""
+        page = self.page
+        page.goto(f"/jobs/{self.job}/bench")
+        panel = self.second_acts(page)
+        panel.get_by_role("button", name="Set up a foot switch").click()
+        page.keyboard.press("Enter")
+        expect(panel).to_contain_text("Foot switch (Enter)")
+        page.keyboard.press("Escape")
+        page.get_by_role("button", name="note").click()
+        page.keyboard.type("the bar is bent")
+        page.keyboard.press("Enter")
+        expect(page.get_by_role("button", name="Save the note")).to_have_count(0)
+        expect(page.get_by_role("heading", level=1)).to_contain_text("face the end")
+        panel = self.second_acts(page)
+        panel.get_by_role("button", name="Remove the foot switch").click()
+        panel.get_by_role("button", name="Set up a foot switch").click()
+        page.get_by_role("heading", level=1).click()
+        page.keyboard.press("F8")
+        expect(self.second_acts(page).get_by_role("button", name="Set up a foot switch")).to_be_visible()
+
+    def test_a_thread_is_gauged_again_on_a_phone(self) -> None:
+        """It binds, the die is moved, and the thread is tried again: the verdicts are there again."""
+        page = self.new_page(PHONE, has_touch=True)
+        while (now := page.request.get(f"/api/jobs/{self.job}/bench").json())["step"]["measure"] != "verdict":
+            self.end_step(self.job, now)
+        page.goto(f"/jobs/{self.job}/bench")
+        page.get_by_role("button", name="starts, then binds").tap()
+        page.get_by_role("button", name="None of these: adjust the die").tap()
+        page.get_by_role("button", name="Die adjusted").tap()
+        page.get_by_role("button", name="snug, turns by hand, no play").tap()
+        page.get_by_role("button", name="Done", exact=True).tap()
+        expect(page.get_by_role("note", name="Just done")).to_be_visible()
+
     def test_the_figure_is_said(self) -> None:
         """As a sentence to a screen reader, and aloud where one asks: the figure, what to expect, what it came to."""
         page = self.new_page()

@@ -21,19 +21,13 @@ from lathework.planning.positions import along, given, given_mm, place_words, ti
 from lathework.planning.steps import measures
 from lathework.planning.steps.fit_words import fit_figures, fit_notes
 from lathework.planning.steps.holding import KNIFE, speed, swarf
-from lathework.planning.steps.outside.bends import BENDS, bends_away, to_be_minded
+from lathework.planning.steps.outside.bends import bends_away, both_ends, long_fit
 from lathework.planning.threads.thread_work import in_mm
 from lathework.planning.work import Work
 from lathework.units import LengthUnit, convert
 
 CENTRE_STIFFENS = 3.0
 """How many times its stick-out work may stand out when a centre carries its end (practice)."""
-LONG_FIT = 3.0
-"""Length over diameter from which a fit is measured at both ends (practice)."""
-BOTH_ENDS = (
-    "Measure both ends before the last cut. If they differ, set the tailstock over by half the difference × "
-    "length between centres ÷ length measured: away from you if the chuck end is larger."
-)
 BLANK_OVER, BLANK_UNDER = 0.02, 0.05
 """Band of a blank that counts as on size, in pitches over and under the aim (practice)."""
 _CUT_MM = 0.005
@@ -143,8 +137,7 @@ def _turn(work: Work, chucking: Chucking, placed: Placed, over: Sequence[Placed]
         cautions=(swarf(work),),
         notes=(
             *((found.blank.verdict,) if found else fit_notes(placed.section.fit, limits)),
-            *((BOTH_ENDS,) if _long_fit(placed) else ()),
-            *((BENDS,) if bends is not None and to_be_minded(bends, _target(placed, over)) else ()),
+            *both_ends(placed, bends, _target(placed, over)),
         ),
         measure="diameter",
         dimensions=tuple(_dimensions(chucking, placed, over, start_mm, in_mm(deepest), cuts)),
@@ -156,11 +149,6 @@ def _turn(work: Work, chucking: Chucking, placed: Placed, over: Sequence[Placed]
         class_name=found.class_name if found else "",
         makes=makes(diameter=aim, length=end_mm - placed.near_mm),
     )
-
-
-def _long_fit(placed: Placed) -> bool:
-    """Whether a fit is so long that it is measured at both ends."""
-    return bool(placed.section.fit) and placed.far_mm - placed.near_mm > LONG_FIT * placed.turned_mm
 
 
 def _dimensions(
@@ -178,7 +166,7 @@ def _dimensions(
     yield Dimension(
         "diameter", "diameter", target, start_mm, most_mm, "cross-slide", how, sizes_mm=sizes, leaves_mm=FINISH_MM
     )
-    if _long_fit(placed):
+    if long_fit(placed):
         yield measures.far_end(target, start_mm)
     if far.number != chucking.placed[-1].number:
         roughly = any(one.section.length.about for one in chucking.placed if one.far_mm <= far.far_mm)

@@ -54,7 +54,7 @@ const stands = computed(
 </script>
 
 <template>
-  <div class="gauge">
+  <div class="gauge" :class="{ advises: bench.advice && bench.verdict && !bench.adjusted }">
     <div v-if="offered.length > 1 && open" class="tried">
       <v-select
         ref="list"
@@ -263,8 +263,8 @@ const stands = computed(
     grid-column: 1 / -1;
   }
   /* What it was tried with is said: what follows from it has the room. */
-  .gauge:has(.advice) .tried,
-  .gauge:has(.advice) .verdicts {
+  .gauge.advises .tried,
+  .gauge.advises .verdicts {
     display: none;
   }
   .verdict {

@@ -16,7 +16,7 @@ const speaks = 'speechSynthesis' in window
 </script>
 
 <template>
-  <v-menu location="top" :close-on-content-click="false">
+  <v-menu location="top" :close-on-content-click="false" @update:model-value="learning = false">
     <template #activator="{ props: menu }">
       <button type="button" class="key" v-bind="menu">more</button>
     </template>
@@ -45,7 +45,7 @@ const speaks = 'speechSynthesis' in window
         }}
         <template v-if="!keepable">
           This page opens only while Conch answers: over plain http a browser keeps nothing. With a
-          certificate of your own it does; Upkeep says how.
+          certificate of your own it does; Help says how.
         </template>
       </p>
     </v-sheet>

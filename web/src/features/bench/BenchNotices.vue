@@ -40,7 +40,7 @@ const known = computed(() => props.since && when.format(props.since))
     <p v-if="refusedBy" class="field-error big-error" role="alert">✗ {{ refusedBy }}</p>
     <MeanwhileLine v-if="meanwhile" :told="meanwhile" />
     <WaitingEntries
-      v-if="behind"
+      v-if="behind && waiting.length"
       :waiting="waiting"
       :steps="bench.steps"
       :away="away"

@@ -9,12 +9,12 @@ import { useUnits } from '@/shared/figures/useUnits'
 
 /** The figure of the step as a sentence, for who hears instead of sees it: a screen reader, or the device's own voice. */
 const props = defineProps<{ bench: BenchNow; size: SizeNow | null; cut: Schemas['CutShown'] | null }>()
-const { told, text, words } = useUnits()
+const { told, words } = useUnits()
 const SPOKEN: Record<string, string> = { in: 'inches', mm: 'millimetres', '%': 'per cent' }
 
 const figure = (shown: Schemas['Shown']) => {
   const { text: number, unit } = told(shown)
-  return `${number.replace('-', 'minus ')} ${SPOKEN[unit] ?? unit}`.trim()
+  return `${number.replace(/^[-−]/, 'minus ')} ${SPOKEN[unit] ?? unit}`.trim()
 }
 /** The sentence of a step, its figures in their places. */
 const sentence = computed(() => {
@@ -41,7 +41,7 @@ const said = computed(() => {
 const limits = computed(() => {
   const dimension = props.bench.step?.dimensions.find((one) => one.measured === props.size?.measured)
   return dimension && !props.size?.readings.length
-    ? ` Limits ${told(dimension.low).text} to ${text(dimension.high)}.`
+    ? ` Limits ${told(dimension.low).text} to ${figure(dimension.high)}.`
     : ''
 })
 const whole = computed(() => said.value + limits.value)

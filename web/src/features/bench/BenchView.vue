@@ -67,7 +67,6 @@ const {
 const { unit } = useUnits(() => bench.value?.unit)
 useTitle(() => bench.value && `${bench.value.title}, bench`)
 provideUnit(() => bench.value?.unit)
-const typed = useTyped(props.id, bench)
 const counting = ref(false)
 /** What was dialled before the reading, where the person says so. */
 const dialled = ref('')
@@ -87,6 +86,11 @@ const open = computed(() => bench.value?.state !== 'closed' && !looksOnly.value)
 const passing = computed(() => !!step.value?.passes.length && !step.value.dimensions.length)
 const gauging = computed(() => step.value?.measure === 'verdict')
 const { chosen, size, dimension, drives, cut } = useSizes(bench)
+/** Which size of which step is read now. */
+const readNow = computed(() =>
+  step.value ? [bench.value?.piece, step.value.key, size.value?.measured].join(' ') : '',
+)
+const typed = useTyped(props.id, readNow)
 watch(chosen, () => (dialled.value = ''))
 const askWhy = () => (asking.value = 'reason')
 /** What was closed last, by its name: it stands beside its undo until something else is done. */
@@ -205,8 +209,8 @@ function take(text: string, by: string) {
 }
 const { listening, sound, live, lost, reference, refusedBy } = useArrivals(props.id, busy, take)
 const sleeps = useAwake()
-// The foot presses what stands there: nothing while something is asked.
-const foot = usePedal({ press: () => button.value && press(), undo: () => void takeBack() })
+// The foot presses what stands there: while something is asked, its key types.
+const foot = usePedal(() => !!button.value, { press, undo: () => void takeBack() })
 /** The die is set first: its turns are counted once it is. */
 const setting = computed(() => open.value && !!bench.value && !dieSettled(bench.value))
 void load()

@@ -31,7 +31,7 @@ function turnPad() {
   pad.value = !pad.value
   ;(target.value ?? field.value)?.focus()
 }
-defineExpose({ focus: () => field.value?.focus(), blur: () => target.value?.blur() })
+defineExpose({ focus: () => field.value?.focus() })
 </script>
 
 <template>

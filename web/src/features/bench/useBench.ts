@@ -146,14 +146,14 @@ export function useBench(id: number) {
     if (problem.value?.status === 0) openKept()
     return false
   }
+  /** When what is shown was known to the server, where it was opened without it; null where it was not. */
+  const since = shallowRef<Date | null>(null)
   /** What the server said last is kept, once what follows from it was shown. */
   watch([told, plan], () => {
     if (!told.value || since.value) return
     const kept: KeptBench = { bench: told.value, plan: plan.value }
     window.setTimeout(() => keepAnswer('bench', id, kept))
   })
-  /** When what is shown was known to the server, where it was opened without it; null where it was not. */
-  const since = shallowRef<Date | null>(null)
   let asking = 0
   /** Without the server: what this device knows of the job, until it answers. */
   function openKept() {
@@ -171,6 +171,8 @@ export function useBench(id: number) {
     await box.flush()
     if (box.waiting.value.length || box.busy.value) return
     const now = await read().catch(() => null)
+    // What was recorded meanwhile is newer.
+    if (box.waiting.value.length || box.busy.value) return
     if (!now) return (box.away.value = true)
     window.clearInterval(asking)
     since.value = null

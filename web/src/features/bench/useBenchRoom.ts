@@ -8,7 +8,7 @@ const LOW_PX = 700
 const LOW_UPRIGHT_PX = 840
 const LOWEST_PX = 540
 /** What the number pad takes of it, with the gap above it (px). */
-export const PAD_PX = 250
+const PAD_PX = 250
 const isYes = (value: unknown): value is boolean => typeof value === 'boolean'
 
 /** How much of the bench there is room for: keyboards come up over it, and hands are of two kinds. */

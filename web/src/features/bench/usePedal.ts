@@ -4,13 +4,13 @@ import { typingInto } from '@/shared/state/useKeys'
 import { stored } from '@/shared/state/stored'
 
 /** How long a switch is held down until it undoes (ms). */
-export const HELD_MS = 900
+const HELD_MS = 900
 
 /**
  * A foot switch, or any one key: pressed and let go it does what the large button does, held it undoes. Which key it
- * sends is learned by pressing it once.
+ * sends is learned by pressing it once. While the button is not `there` the key is what it is elsewhere.
  */
-export function usePedal(does: { press: () => void; undo: () => void }) {
+export function usePedal(there: () => boolean, does: { press: () => void; undo: () => void }) {
   /** The name of its key; "" where there is none. */
   const pedal = stored('bench.pedal', '', (value): value is string => typeof value === 'string')
   const learning = ref(false)
@@ -31,13 +31,15 @@ export function usePedal(does: { press: () => void; undo: () => void }) {
   }
   function onDown(event: KeyboardEvent) {
     if (learning.value) return learn(event)
-    if (event.code !== pedal.value || !pedal.value) return
+    if (event.code !== pedal.value || !pedal.value || !there()) return
     // A blank is typed where words are.
     if (event.code === 'Space' && typingInto(event.target) === 'text') return
     event.preventDefault()
     event.stopPropagation()
-    if (event.repeat || down) return
+    if (event.repeat) return
     down = true
+    // It may have been let go where nobody saw it.
+    window.clearTimeout(timer)
     timer = window.setTimeout(() => {
       timer = 0
       does.undo()

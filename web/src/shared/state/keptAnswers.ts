@@ -8,7 +8,7 @@ const keysOf = (kind: string) => Object.keys(localStorage).filter((key) => key.s
 /** When a value was kept: it begins with that, so that the rest need not be read. */
 const keptAt = (key: string) => Number.parseInt((localStorage.getItem(key) ?? '').slice(1), 10) || 0
 
-/** Everything that is kept for a server that is away gives way to what is not stored anywhere else. */
+/** The benches that are kept give way to what is stored nowhere else; they are fetched again. */
 export function forgetKept() {
   for (const key of keysOf('bench')) localStorage.removeItem(key)
 }
