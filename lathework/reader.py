@@ -153,7 +153,13 @@ class Reader:
         `roughly` only about so long."""
         before = self.wrong
         text = self.text(field)
-        if self.wrong > before or (optional and not text):
+        return None if self.wrong > before else self.length_of(text, field, span, optional=optional, roughly=roughly)
+
+    def length_of(
+        self, text: str, field: str, span: Span, *, optional: bool = False, roughly: bool = False
+    ) -> Length | None:
+        """The same of a `text` that was taken out of the field already."""
+        if optional and not text:
             return None
         try:
             return within(read_length(text, self.unit, field, roughly=roughly), span, field)

@@ -14,6 +14,7 @@ from server.holders.api import router as holders
 from server.identify.api import router as identify
 from server.instruments.api import router as instruments
 from server.jobs.api import router as jobs
+from server.jobs.begun_api import router as begun
 from server.kit.api import router as kit
 from server.logbook.api import router as logbook
 from server.news.api import router as news
@@ -52,6 +53,7 @@ api.add_router("", devices)
 api.add_router("", identify)
 api.add_router("/threads", book)
 api.add_router("", instruments)
+api.add_router("/jobs", begun)
 api.add_router("/jobs", jobs)
 api.add_router("", holders)
 api.add_router("/kit", kit)

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterable
 from dataclasses import replace
 from functools import cache
 from typing import Literal
@@ -18,8 +19,9 @@ from lathework.fields import Json
 from lathework.job.assumed import assumed
 from lathework.job.beginnings import BEGINNINGS, Ask, Start
 from lathework.job.document import read_document
-from lathework.job.starts import Typed, check_start, form_field, new_document, of_the_shop
-from lathework.planning.plan import make_plan
+from lathework.job.starts import check_start, form_field, new_document, of_the_shop
+from lathework.job.typed import Typed
+from lathework.planning.plan import Plan, make_plan
 from lathework.threads.designation import read_called, read_designation
 from lathework.units import LengthUnit
 
@@ -51,13 +53,13 @@ class BeginningShown:
 
 @answer
 class StartSketch:
-    """A form so far: the part it describes, None where its sizes do not fit each other; what is wrong with what was
+    """A form so far: the part it describes, without sizes that do not fit the others; what is wrong with what was
     typed, what is to be said of the thread, the unit that goes with it, and the method and lathe in force.
 
     `length` is a screw's, typed behind the thread that `thread` names without it; "" where none is.
     """
 
-    drawing: SheetShown | None
+    drawing: SheetShown
     errors: tuple[FieldError, ...]
     remarks: tuple[str, ...]
     thread: str
@@ -129,12 +131,30 @@ def _wrong(typed: Typed, method: Json | None, setup: Json | None) -> tuple[Field
     return ()
 
 
-def _drawn(typed: Typed, method: Json | None, setup: Json | None, frame: Frame) -> SheetShown | None:
-    filled = assumed(typed)
-    try:
-        plan = make_plan(read_document(new_document(filled, method, setup)).parts[0])
-    except InvalidDocument:
-        return None
+_SIZES = ("stock", "threaded", "shank", "shank_length", "flats", "hole", "head", "knurl", "overall", "present")
+"""What can stand in the way of a drawing besides the thread."""
+
+
+def _drawable(typed: Typed, method: Json | None, setup: Json | None) -> tuple[Typed, Plan]:
+    """The form filled so that it can be drawn, and its plan: a size that does not go with the others is left out; all
+    of them where that does not help, and the thread at last."""
+    while True:
+        filled = assumed(typed)
+        try:
+            return filled, make_plan(read_document(new_document(filled, method, setup)).parts[0])
+        except InvalidDocument as invalid:
+            wrong = {form_field(typed.start, error.field) for error in invalid.errors}
+            typed = _without(typed, wrong) or _without(typed, _SIZES) or Typed(typed.start, typed.unit)
+
+
+def _without(typed: Typed, fields: Iterable[str]) -> Typed | None:
+    """The form with those fields empty; None where they are."""
+    off = {name: "" for name in fields if name and getattr(typed, name)}
+    return replace(typed, **off) if off else None  # type: ignore[arg-type]  # texts all
+
+
+def _drawn(typed: Typed, method: Json | None, setup: Json | None, frame: Frame) -> SheetShown:
+    filled, plan = _drawable(typed, method, setup)
 
     def shows(path: str) -> bool:
         # Only what the person typed is told, and that only where it could be read.

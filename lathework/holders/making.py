@@ -10,7 +10,8 @@ from lathework.fits.fit import FitCode
 from lathework.holders.design import length_text
 from lathework.job.model import Finish
 from lathework.job.part_declaration import BORE, SECTION
-from lathework.job.starts import Typed, new_document
+from lathework.job.starts import new_document
+from lathework.job.typed import Typed
 from lathework.part.model import Mouth, Shape
 from lathework.part.thread_cutters import Cutter
 from lathework.shop.metals import Material

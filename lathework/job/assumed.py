@@ -2,11 +2,15 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable, Mapping
 from dataclasses import replace
 
 from lathework.errors import InputError
-from lathework.job.starts import Typed
+from lathework.fits.called import read_fit
+from lathework.fits.fit import Makes
+from lathework.job.typed import Typed
 from lathework.lengths import read_length
+from lathework.part.stock import read_bar
 from lathework.threads.designation import read_called
 
 THREAD = "M10"
@@ -22,8 +26,30 @@ THREADED, THREADED_MOST = 2.0, 0.45
 HEAD = 1.0
 LONG = {"rod": 9.0, "all-thread": 6.0, "nut": 0.9, "body": 4.0}
 """Whole length over the thread's diameter; 5 for the others."""
+KNOB = 2.2
+"""Over the knurl of a thumb screw."""
 CUT_OFF = 1.25
 """Length of a bolt now over that wanted."""
+
+
+def _without_fit(makes: Makes) -> Callable[[str], str]:
+    """What takes the fit off a size; one that cannot be read stays as it is."""
+
+    def bare(text: str) -> str:
+        try:
+            return read_fit(text, makes, "across")[0]
+        except InputError:
+            return text
+
+    return bare
+
+
+_BARE: Mapping[str, Callable[[str], str]] = {
+    "stock": lambda text: read_bar(text)[0],
+    "shank": _without_fit("shaft"),
+    "hole": _without_fit("hole"),
+}
+"""What may stand behind a size, taken off, by the field of the form."""
 
 
 class _Sizes:
@@ -35,17 +61,24 @@ class _Sizes:
 
     def given(self, name: str) -> float | None:
         """What was typed; None where that is nothing, or no length."""
-        text = str(getattr(self.typed, name))
+        text = _BARE.get(name, str.strip)(str(getattr(self.typed, name)))
         try:
-            return read_length(text, self.typed.unit, name).mm if text.strip() else None
+            return read_length(text, self.typed.unit, name).mm if text else None
         except InputError:
             return None
+
+    @property
+    def hexagon_bar(self) -> bool:
+        """Whether a head's flats are those of its bar."""
+        return not self.typed.flats.strip() and read_bar(self.typed.stock)[1] == "hexagon"
 
     def bar(self) -> float:
         """The bar, at least as wide as what is made of it."""
         start, flats, shank = self.typed.start, self.given("flats"), self.given("shank")
         if start == "plug":
             return OVER_CORNERS * (flats or FLATS * self.across)
+        if start == "knob":
+            return self.given("head") or KNOB * self.across
         return max(BAR.get(start, 1.25) * self.across, 1.4 * shank if shank else 0.0)
 
     def threaded(self) -> float:
@@ -66,7 +99,7 @@ class _Sizes:
         threaded = self.given("threaded") or self.threaded()
         if start in ("screw", "sample"):
             return threaded + (self.given("shank_length") or self.shank_length()) + HEAD * self.across
-        if start == "plug":
+        if start in ("plug", "knob"):
             return threaded + HEAD * self.across
         if start == "nut":
             return LONG[start] * self.across + (self.given("threaded") or 0.0)
@@ -121,7 +154,9 @@ def assumed(typed: Typed) -> Typed:
         threaded="" if tapped and sizes.given("threaded") is None else length("threaded", sizes.threaded()),
         shank=length("shank", SHANK * sizes.across),
         shank_length=length("shank_length", sizes.shank_length()),
-        flats=length("flats", FLATS * sizes.across),
+        flats="" if sizes.hexagon_bar else length("flats", FLATS * sizes.across),
+        head=length("head", KNOB * sizes.across),
+        knurl=typed.knurl if sizes.given("knurl") is not None else "",
         overall=length("overall", sizes.overall()),
         present=length("present", CUT_OFF * overall) if typed.start == "bolt" else "",
         readings={},

@@ -5,10 +5,22 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import Literal, get_args
 
-Start = Literal["stud", "rod", "screw", "plug", "all-thread", "nut", "body", "bush", "bolt", "sample"]
+Start = Literal["stud", "rod", "screw", "plug", "knob", "all-thread", "nut", "body", "bush", "bolt", "sample"]
 STARTS: tuple[Start, ...] = get_args(Start)
 AskedField = Literal[
-    "title", "thread", "quantity", "stock", "threaded", "shank", "shank_length", "flats", "hole", "overall", "present"
+    "title",
+    "thread",
+    "quantity",
+    "stock",
+    "threaded",
+    "shank",
+    "shank_length",
+    "flats",
+    "hole",
+    "head",
+    "knurl",
+    "overall",
+    "present",
 ]
 AskKind = Literal["words", "thread", "count", "across", "along"]
 """What is typed: words, a designation, a whole number, a diameter or a width, a length along the part."""
@@ -17,7 +29,8 @@ AskKind = Literal["words", "thread", "count", "across", "along"]
 @dataclass(frozen=True, slots=True)
 class Ask:
     """One fact that is asked for: its field, what it is called, and what an empty field stands for, "" where it must
-    be filled. The examples are one for inches, one for millimetres."""
+    be filled. The examples are one for inches, one for millimetres, and what may be typed `too`, "" where nothing is:
+    a form of bar, a fit."""
 
     field: AskedField
     label: str
@@ -25,6 +38,8 @@ class Ask:
     inch: str
     mm: str
     empty: str = ""
+    inch_too: str = ""
+    mm_too: str = ""
 
 
 @dataclass(frozen=True, slots=True)
@@ -47,11 +62,14 @@ class Beginning:
 _TITLE = Ask("title", "Name of the job", "words", "Levelling studs", "Levelling studs")
 _THREAD = Ask("thread", "Thread", "thread", "3/8-16", "M8x1")
 _COUNT = Ask("quantity", "How many", "count", "4", "4")
-_BAR = Ask("stock", "Bar diameter", "across", "5/8", "16")
-_HEX = Ask("stock", "Bar across the flats", "across", "5/8", "17")
+_BAR = Ask("stock", "Bar diameter", "across", "5/8", "16", inch_too="5/8 hex", mm_too="17 hex")
+_HEAD_BAR = Ask("stock", "Bar diameter", "across", "7/8", "22", inch_too="5/8 hex", mm_too="17 hex")
+_ROUND = Ask("stock", "Bar diameter", "across", "7/8", "22")
+_HEX = Ask("stock", "Bar across the flats", "across", "5/8", "17", empty="usual for the thread")
 _LONG = Ask("threaded", "Thread length", "along", "1-1/4", "30")
 _OVERALL = Ask("overall", "Overall length", "along", "2-1/2", "65")
-_SHANK = Ask("shank", "Shank diameter", "across", "1/2", "12")
+_HIGH = Ask("overall", "Overall length", "along", "1/2", "13", empty="usual for the thread")
+_SHANK = Ask("shank", "Shank diameter", "across", "1/2", "12", inch_too="1/2 g6", mm_too="12 g6")
 _SHANK_LONG = Ask("shank_length", "Shank length", "along", "3/4", "20")
 _DEEP = Ask("threaded", "Thread depth", "along", "5/8", "16", empty="right through")
 
@@ -68,7 +86,30 @@ BEGINNINGS: tuple[Beginning, ...] = (
         "plug",
         "plug with a hexagon",
         "also a hexagon-headed bolt",
-        (_TITLE, _THREAD, _COUNT, _BAR, _LONG, Ask("flats", "Across the flats", "across", "0.710", "19"), _OVERALL),
+        (
+            _TITLE,
+            _THREAD,
+            _COUNT,
+            _HEAD_BAR,
+            _LONG,
+            Ask("flats", "Across the flats", "across", "0.710", "19", empty="usual for the thread"),
+            _OVERALL,
+        ),
+    ),
+    Beginning(
+        "knob",
+        "knurled screw",
+        "a thumb screw: thread, then a knurled head",
+        (
+            _TITLE,
+            _THREAD,
+            _COUNT,
+            _ROUND,
+            _LONG,
+            Ask("head", "Over the knurl", "across", "3/4", "20"),
+            Ask("knurl", "Knurl pitch", "across", "0.040", "1", empty="not known yet"),
+            _OVERALL,
+        ),
     ),
     Beginning(
         "all-thread",
@@ -81,7 +122,7 @@ BEGINNINGS: tuple[Beginning, ...] = (
         "nut",
         "nut or cap",
         "hexagon bar with a tapped hole",
-        (_TITLE, _THREAD, _COUNT, _HEX, _DEEP, _OVERALL),
+        (_TITLE, _THREAD, _COUNT, _HEX, _DEEP, _HIGH),
         shoulder=False,
     ),
     Beginning(
@@ -99,8 +140,8 @@ BEGINNINGS: tuple[Beginning, ...] = (
             Ask("title", "Name of the job", "words", "Guide bush", "Guide bush"),
             _COUNT,
             _BAR,
-            Ask("shank", "Outside diameter", "across", "1/2", "14"),
-            Ask("hole", "Hole", "across", "5/16", "8"),
+            Ask("shank", "Outside diameter", "across", "1/2", "14", inch_too="1/2 s6", mm_too="14 s6"),
+            Ask("hole", "Hole", "across", "5/16", "8", inch_too="5/16 H7", mm_too="8 H7"),
             _OVERALL,
         ),
         shoulder=False,

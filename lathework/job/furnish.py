@@ -5,13 +5,13 @@ What is taken over stays in the document, so that a plan changes by what is done
 
 from __future__ import annotations
 
-from collections.abc import Collection, Iterator, Sequence
+from collections.abc import Collection, Sequence
 from copy import deepcopy
-from typing import Literal
 
 from lathework.errors import InputError
 from lathework.fields import Json
 from lathework.job.declaration import LONGEST_RACK
+from lathework.job.taken_apart import rows_of, take_apart
 from lathework.lengths import Length, read_length
 from lathework.methods.ways.heads import why_not_in
 from lathework.part.thread_cutters import DIE, OUTSIDE, ThreadCutter
@@ -123,14 +123,6 @@ def _called(text: str) -> Called | None:
         return None
 
 
-def _rows(document: Json, name: Literal["sections", "bores"]) -> Iterator[Json]:
-    """The sections, or the holes, of every part, as far as they are objects."""
-    for one in (document, *(document.get("others") or ())):
-        part = one.get("part") if isinstance(one, dict) else None
-        rows = part.get(name) if isinstance(part, dict) else None
-        yield from (row for row in (rows if isinstance(rows, list) else ()) if isinstance(row, dict))
-
-
 def _cutter(section: Json) -> ThreadCutter:
     """What cuts the thread of a section; a code that is none counts as a die, until its reader refuses it."""
     return next((cutter for cutter in OUTSIDE.values() if cutter.code == section.get("cut")), DIE)
@@ -138,7 +130,7 @@ def _cutter(section: Json) -> ThreadCutter:
 
 def _headed(document: Json) -> list[Thread]:
     """The threads that are cut by a die head, as far as they can be read."""
-    texts = [str(row.get("thread") or "") for row in _rows(document, "sections") if _cutter(row).opens]
+    texts = [str(row.get("thread") or "") for row in rows_of(document, "sections") if _cutter(row).opens]
     return [called.thread for called in map(_called, texts) if called is not None]
 
 
@@ -163,7 +155,7 @@ def _head(document: Json, setup: Json, things: Sequence[Owned]) -> Json:
 def _dies(document: Json, things: Sequence[Owned], good: Collection[str]) -> None:
     """Give each thread a die, or chasers; one that was named stays while it cuts that thread in that way."""
     known = {thing.id: thing for thing in things if isinstance(thing, Die)}
-    for section in _rows(document, "sections"):
+    for section in rows_of(document, "sections"):
         cutter = _cutter(section)
         if section.get("shape") != "thread" or cutter.on_leadscrew:
             section["die"] = ""
@@ -181,7 +173,7 @@ def _dies(document: Json, things: Sequence[Owned], good: Collection[str]) -> Non
 def _taps(document: Json, things: Sequence[Owned]) -> None:
     """Give each hole that an adjustable tap cuts one of the shop, with what its scale makes; one that was named stays
     while it cuts that thread."""
-    for bore in _rows(document, "bores"):
+    for bore in rows_of(document, "bores"):
         if bore.get("cut") != "adjustable-tap":
             bore["tap"], bore["graduation"] = "", ""
             continue
@@ -205,7 +197,10 @@ def furnish(document: Json, things: Sequence[Owned], good: Collection[str] = (),
     """
     told = deepcopy(document)
     setup = told.get("setup")
-    if not things or not isinstance(setup, dict) or not isinstance(told.get("others") or [], list):
+    if not isinstance(setup, dict) or not isinstance(told.get("others") or [], list):
+        return told
+    take_apart(told)
+    if not things:
         return told
     setup = _on(setup, things, fresh=fresh)
     things = beside(things, str(setup.get("machine") or ""))

@@ -51,11 +51,18 @@ class AskedRepair:
 
 @dataclass(frozen=True, slots=True)
 class StudRepair:
-    """A repair: its figures in the order of work, and the job document of its three parts."""
+    """A repair: its sizes, its figures in the order of work, and the job document of its three parts; `across` is the
+    part where it is cut."""
 
-    thread: Thread
+    sizes: RepairSizes
+    across: Length
     figures: tuple[Figure, ...]
     document: Json
+
+    @property
+    def thread(self) -> Thread:
+        """That of stud, hole and nut."""
+        return self.sizes.thread
 
 
 class _Asked:
@@ -150,6 +157,9 @@ def _sizes(read: _Asked) -> RepairSizes:
         height
         if not read.asked.nut.strip()
         else Figure("height of the nut", nut, unit, "as you entered it", AS_TYPED, fine=False, kind="typed"),
+        clamped,
+        washer,
+        beyond,
     )
 
 
@@ -180,4 +190,4 @@ def stud_repair(asked: AskedRepair, method: Mapping[str, Any], setup: Mapping[st
     for part in (document, *document["others"]):
         part["method"] = {**method, **part["method"]}
     figures = (made.engaged, made.hole, made.length, made.nut_thread, made.across_flats, made.height)
-    return StudRepair(made.thread, figures, document)
+    return StudRepair(made, across, figures, document)

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Iterator, Mapping
-from dataclasses import dataclass, field
 from typing import Any
 
 from lathework.declared import Field, Group
@@ -13,6 +12,8 @@ from lathework.job.beginnings import BEGINNINGS, AskedField, Start
 from lathework.job.declaration import FORMAT, METHOD, SETUP, VERSION
 from lathework.job.document import read_document
 from lathework.job.part_declaration import SECTION
+from lathework.job.typed import Typed, with_usual
+from lathework.part.stock import read_bar
 from lathework.threads.designation import read_called
 from lathework.units import LengthUnit
 
@@ -58,6 +59,11 @@ _FORMS: Mapping[Start, Mapping[str, str]] = {
     },
     "screw": _SCREW,
     "plug": {"part.sections.1.across": "flats", "part.sections.1.length": "overall"},
+    "knob": {
+        "part.sections.1.across": "head",
+        "part.sections.1.pitch": "knurl",
+        "part.sections.1.length": "overall",
+    },
     "all-thread": {"part.sections.0.length": "overall"},
     "nut": _TAPPED,
     "body": _TAPPED,
@@ -77,32 +83,6 @@ _READ = {
     "stock": ("s3", "measured"),
 }
 """Where a document keeps what a sample measured, by section and field, for each size that was read off it."""
-
-
-@dataclass(frozen=True, slots=True)
-class Typed:
-    """What the person typed of a new job: text, a bare number in `unit`; "" where the start does not ask.
-
-    `present` is a bolt's length under its head before it is cut down; `readings` are what a sample measured, by the
-    field of the size that was decided.
-    """
-
-    start: Start
-    unit: LengthUnit
-    title: str = ""
-    thread: str = ""
-    quantity: str = ""
-    material: str = "mild-steel"
-    stock: str = ""
-    threaded: str = ""
-    shank: str = ""
-    shank_length: str = ""
-    flats: str = ""
-    hole: str = ""
-    overall: str = ""
-    present: str = ""
-    finish: str = ""
-    readings: Mapping[str, str] = field(default_factory=dict)
 
 
 def _usual(group: Group) -> Json:
@@ -149,8 +129,12 @@ def _sections(typed: Typed) -> list[Json]:
         case "screw" | "sample":
             shank = _section("s2", "round", across=typed.shank, length=typed.shank_length)
             return [thread("s1"), shank, _section("s3", "bar")]
+        case "plug" if not typed.flats.strip() and read_bar(typed.stock)[1] == "hexagon":
+            return [thread("s1"), _section("s2", "bar")]
         case "plug":
             return [thread("s1"), _section("s2", "hexagon", across=typed.flats)]
+        case "knob":
+            return [thread("s1"), _section("s2", "knurl", across=typed.head, pitch=typed.knurl)]
         case _:
             return [thread("s1"), _section("s2", "bar")]
 
@@ -172,6 +156,7 @@ def _stock(typed: Typed) -> Json:
 
 def new_document(typed: Typed, method: Json | None, setup: Json | None, identified: Any = None) -> Json:
     """The document of a new job; `method` and `setup` are those of the last job, None where there was none."""
+    typed = with_usual(typed)
     tapped, bush = typed.start in ("nut", "body"), typed.start == "bush"
     own, lathe = of_the_shop(typed.unit, method, setup)
     hole = {"id": "b1", "end": "right", "thread": typed.thread, "across": "", "depth": typed.threaded, "at": ""}

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+import re
 from typing import Literal, get_args
 
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given
@@ -23,6 +24,16 @@ ACROSS_FLATS: dict[int, float] = {6: math.cos(math.pi / 6), 4: math.cos(math.pi 
 FORM_FLATS: dict[StockForm, int] = {"hexagon": 6, "square": 4}
 
 
+BarSaid = Literal["", "round", "hexagon", "square"]
+_FORMS: tuple[tuple[BarSaid, str], ...] = (
+    ("hexagon", r"hexagon(?:al)?|hex|a\s?/?\s?f|across\s+(?:the\s+)?flats"),
+    ("square", r"square|sq"),
+    ("round", r"round|rd|dia(?:meter)?|⌀|ø"),
+)
+_WORDS = tuple((form, re.compile(rf"(?<![^\W\d_])(?:{words})(?![^\W\d_])\.?", re.IGNORECASE)) for form, words in _FORMS)
+_BAR = re.compile(r"\bbar\b", re.IGNORECASE)
+
+
 def corners_mm(form: StockForm, across_mm: float) -> float:
     """Diameter of the circle round a bar of `form`, `across_mm` millimetres across (flats where it has any).
 
@@ -31,6 +42,23 @@ def corners_mm(form: StockForm, across_mm: float) -> float:
     """
     flats = FORM_FLATS.get(form)
     return across_mm if flats is None else across_mm / ACROSS_FLATS[flats]
+
+
+def read_bar(text: str) -> tuple[str, BarSaid]:
+    """The size in a `text` and the form of bar that is said with it as at the rack, "" where none is.
+
+    >>> read_bar("5/8 hex"), read_bar("17AF"), read_bar("sq 1/2 bar"), read_bar("16 mm")
+    (('5/8', 'hexagon'), ('17', 'hexagon'), ('1/2', 'square'), ('16 mm', ''))
+    >>> read_bar("hexagon 17 AF")
+    ('17', 'hexagon')
+    """
+    said: BarSaid = ""
+    rest = _BAR.sub(" ", text) if any(letter.isdigit() for letter in text) else text
+    for form, pattern in _WORDS:
+        fewer = pattern.sub(" ", rest)
+        if fewer != rest and not said and any(letter.isdigit() for letter in fewer):
+            said, rest = form, fewer
+    return " ".join(rest.split()), said
 
 
 def largest_across_flats(flats: int, round_mm: float, unit: LengthUnit) -> Figure:

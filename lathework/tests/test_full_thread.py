@@ -12,7 +12,8 @@ from lathework.drawing.part.layout import WIDE
 from lathework.drawing.part.view import part_sheet
 from lathework.errors import InvalidDocument
 from lathework.job.document import read_document
-from lathework.job.starts import Typed, new_document
+from lathework.job.starts import new_document
+from lathework.job.typed import Typed
 from lathework.planning.plan import Plan, make_plan
 from lathework.tests.samples import TIE_ROD, document, plan, section, step, value
 

@@ -13,7 +13,8 @@ from lathework.errors import InvalidDocument
 from lathework.job.beginnings import BEGINNINGS, STARTS, Start
 from lathework.job.declaration import METHOD, SETUP
 from lathework.job.document import read_document
-from lathework.job.starts import OF_THE_JOB, Typed, check_start, new_document, of_the_shop
+from lathework.job.starts import OF_THE_JOB, check_start, new_document, of_the_shop
+from lathework.job.typed import Typed
 from lathework.planning.plan import make_plan
 from lathework.tests.samples import step
 
@@ -30,6 +31,8 @@ STUD = Typed(
     shank_length="1/2",
     flats="7/16",
     hole="1/4",
+    head="1/2",
+    knurl="1 mm",
 )
 
 
@@ -47,6 +50,7 @@ class Starts(unittest.TestCase):
             ("rod", ["thread", "bar", "thread"]),
             ("screw", ["thread", "round", "bar"]),
             ("plug", ["thread", "hexagon"]),
+            ("knob", ["thread", "knurl"]),
             ("all-thread", ["thread"]),
             ("nut", ["bar"]),
             ("body", ["bar"]),
@@ -75,7 +79,7 @@ class Starts(unittest.TestCase):
             ({"thread": "3/8-17"}, "nut", "thread"),
             ({"overall": ""}, "stud", "overall"),
             ({"shank": "wide"}, "screw", "shank"),
-            ({"flats": ""}, "plug", "flats"),
+            ({"flats": "wide"}, "plug", "flats"),
             ({"title": ""}, "stud", "title"),
             ({"quantity": "none"}, "stud", "quantity"),
         ):
@@ -139,13 +143,11 @@ class Sketches(unittest.TestCase):
         for start in STARTS:
             with self.subTest(start):
                 sketch = start_sketch(Typed(start, "mm"), None, None)
-                assert sketch.drawing is not None
                 self.assertEqual((sketch.drawing.labels, sketch.errors), ((), ()))
 
     def test_what_was_typed_is_told(self) -> None:
         typed = Typed("stud", "mm", thread="M8", threaded="20", overall="60")
         sketch = start_sketch(typed, None, None)
-        assert sketch.drawing is not None
         self.assertEqual({label.mm for label in sketch.drawing.labels}, {"M8", "20.00", "36.25", "60.00"})
         self.assertEqual((sketch.unit, sketch.setup["groove_blade"]), ("mm", "3"))
 
@@ -155,9 +157,11 @@ class Sketches(unittest.TestCase):
         self.assertEqual([error.field for error in asked], ["thread"])
         self.assertEqual(asked[0].choices[:2], ("G1/4", "R1/4"))
 
-    def test_sizes_that_do_not_fit_are_told_and_not_drawn(self) -> None:
+    def test_sizes_that_do_not_fit_are_told_and_the_others_drawn(self) -> None:
         sketch = start_sketch(Typed("stud", "mm", thread="M8", threaded="70", overall="60"), None, None)
-        self.assertIsNone(sketch.drawing)
+        told = {label.mm for label in sketch.drawing.labels}
+        self.assertIn("70.00", told)
+        self.assertNotIn("60.00", told)
         self.assertIn("overall", [error.field for error in sketch.errors])
 
     @given(

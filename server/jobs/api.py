@@ -15,8 +15,6 @@ from django.http import HttpRequest, HttpResponse
 from ninja import Body, Query, Router
 
 from lathework.answers.plan_shown import PlanShown, plan_shown
-from lathework.answers.start_shown import BeginningShown, StartSketch, beginnings_shown, start_sketch
-from lathework.answers.values import FigureShown, figures_shown
 from lathework.answers.ways_shown import WaysShown, ways_shown
 from lathework.drawing.part.layout import WIDE
 from lathework.drawing.part.view import part_sheet
@@ -25,8 +23,7 @@ from lathework.drawing.svg import sheet_svg
 from lathework.errors import InputError, InvalidDocument
 from lathework.job.declaration import MOST_OTHERS
 from lathework.job.document import read_document
-from lathework.job.repair import AskedRepair, stud_repair
-from lathework.job.starts import check_start, new_document, of_the_shop
+from lathework.job.starts import check_start, new_document
 from lathework.planning.plan import make_plan
 from lathework.units import LengthUnit
 from server.devices.known import device_of, looks
@@ -51,11 +48,11 @@ from server.jobs.answers import (
 )
 from server.jobs.file import job_file, raw_file
 from server.jobs.history import closed
+from server.jobs.history.readings import readings_csv
 from server.jobs.models import Job, StandingRow
 from server.jobs.needed import kits, needed, weighed
 from server.jobs.queries import found_in
-from server.jobs.readings import readings_csv
-from server.jobs.schemas import ChangeIn, JobDocument, ReasonIn, SawIn, StartIn, StepIn, StoredDocument, StudRepairIn
+from server.jobs.schemas import ChangeIn, JobDocument, Narrow, ReasonIn, SawIn, StartIn, StepIn
 from server.jobs.standing import standing
 from server.site.files import file_answer, file_in_schema
 from server.site.keys import ActKey
@@ -67,18 +64,8 @@ PAGE = 20
 """Jobs on a page of the list."""
 
 End = Annotated[int, Query(ge=1, le=2)]
-Narrow = Annotated[bool, Query(description="drawn for a screen as wide as a phone")]
 PartNumber = Annotated[int, Query(ge=1, le=MOST_OTHERS + 1)]
 _P = ParamSpec("_P")
-
-
-@dataclass(frozen=True)
-class StudRepairShown:
-    """A stud repair: its figures, and the document of its job of three parts."""
-
-    designation: str
-    figures: tuple[FigureShown, ...]
-    document: StoredDocument
 
 
 def acting(view: Callable[_P, HttpResponse]) -> Callable[_P, HttpResponse]:
@@ -160,18 +147,6 @@ def new_job(request: HttpRequest, payload: StartIn, key: ActKey = "") -> HttpRes
     return _job(documents.start_job(document, key), status=201)
 
 
-@router.get("/beginnings", response=list[BeginningShown])
-def beginnings(request: HttpRequest) -> HttpResponse:
-    """What a job may begin as, with pictures, and what each asks for."""
-    return answer(beginnings_shown())
-
-
-@router.post("/new/sketch", auth=looks, response={200: StartSketch, **PROBLEMS})
-def sketch(request: HttpRequest, payload: StartIn, narrow: Narrow = False) -> HttpResponse:
-    """The part that a form describes so far: the answer to a keystroke, not stored."""
-    return answer(start_sketch(payload.typed, payload.method, payload.setup, narrow=narrow))
-
-
 @router.post("/import", response={201: JobShown, **PROBLEMS})
 @acting
 def import_job(request: HttpRequest, payload: Body[Any], key: ActKey = "") -> HttpResponse:
@@ -193,15 +168,6 @@ def plan(
     """The plan of a document that is not stored: the answer to a keystroke, for the part, end and step looked at."""
     parts = read_document(_document(document)).parts
     return answer(plan_shown(make_plan(parts[min(part, len(parts)) - 1]), end, step, narrow=narrow))
-
-
-@router.post("/stud-repair", auth=looks, response={200: StudRepairShown, **PROBLEMS})
-def work_out_repair(request: HttpRequest, payload: StudRepairIn) -> HttpResponse:
-    """A stud repair worked out, not stored: its figures and the document to start its job with."""
-    typed = payload.model_dump()
-    method, setup = of_the_shop(payload.unit, typed.pop("method"), typed.pop("setup"))
-    repair = stud_repair(AskedRepair(**typed, drills=setup["drills"]), method, setup)
-    return answer(StudRepairShown(repair.thread.designation, figures_shown(repair.figures), repair.document))
 
 
 @router.get("/{job_id}", response={200: JobShown, **PROBLEMS})

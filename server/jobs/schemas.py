@@ -2,13 +2,16 @@
 
 from __future__ import annotations
 
-from typing import TYPE_CHECKING, Any, Literal
+from typing import TYPE_CHECKING, Annotated, Any, Literal
 
+from ninja import Query
 from pydantic import BaseModel
 
 from lathework.job.declaration import JOB
-from lathework.job.starts import Typed
+from lathework.job.typed import Typed
 from server.site.document_model import Strict, model
+
+Narrow = Annotated[bool, Query(description="drawn for a screen as wide as a phone")]
 
 
 class IdentifiedIn(Strict):

@@ -14,9 +14,9 @@ from lathework.shop.kit_file import kit_json
 from server.book.actions import favourites
 from server.instruments.corrections import kept_corrections
 from server.jobs.file import job_file, raw_file
+from server.jobs.history.readings import every_reading_csv
 from server.jobs.queries import Job
 from server.jobs.queries import jobs as every_job
-from server.jobs.readings import every_reading_csv
 from server.kit.queries import Thing, photographs, stored_things
 from server.version import VERSION
 

@@ -40,7 +40,7 @@ class Several(BrowserCase):
         type_into(form.get_by_role("textbox", name="Name of the job"), "Winding spindle")
         type_into(form.get_by_role("textbox", name="Diameter of the worn part, in"), "1-1/4")
         type_into(form.get_by_role("textbox", name="Stud thread"), "1/2 bsf")
-        type_into(form.get_by_role("textbox", name="Face to washer (drawn), in"), "7/8")
+        type_into(form.get_by_role("textbox", name="Face to washer, in"), "7/8")
         type_into(form.get_by_role("textbox", name="Washer thickness, in", exact=True), "3/32")
         expect(form).to_contain_text("2.044")
         form.get_by_role("button", name="Show the plan").click()

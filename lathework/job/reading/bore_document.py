@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from lathework.fits.fit import FitCode
 from lathework.fits.taper import Taper, gauge_size, read_taper
 from lathework.job.reading.fit_checks import check_bored_fit, check_key
 from lathework.job.reading.job_reader import JobReader
@@ -34,8 +35,8 @@ def _bore(reader: JobReader, path: str) -> Bore | None:
         return Bore(
             own, end, depth, called.thread, called.class_name, None, at, cut, tap, each, count=count, around=around
         )
-    across = _across(reader, path)
-    fit, mate, by = reader.chosen(f"{path}.fit"), reader.size(f"{path}.mate"), reader.chosen(f"{path}.by")
+    across, fit = _across(reader, path)
+    mate, by = reader.size(f"{path}.mate"), reader.chosen(f"{path}.by")
     if across is not None:
         check_bored_fit(reader, path, end, fit, across, mate, by)
     key, count = reader.size(f"{path}.key"), _count(reader, path, end, depth)
@@ -64,15 +65,16 @@ def _bore(reader: JobReader, path: str) -> Bore | None:
     )
 
 
-def _across(reader: JobReader, path: str) -> Length | None:
-    """How wide a plain hole is; a named taper has a large end of its own, where none is stated."""
+def _across(reader: JobReader, path: str) -> tuple[Length | None, FitCode]:
+    """How wide a plain hole is, and its fit; a named taper has a large end of its own, where none is stated."""
     text = reader.line(f"{path}.taper")
     if not text or reader.line(f"{path}.across"):
-        return reader.size(f"{path}.across", optional=False)
+        return reader.fitted(path, "hole")
+    fit: FitCode = reader.chosen(f"{path}.fit")
     taper = reader.made(f"{path}.taper", text, read_taper)
     if taper is not None and taper.name:
-        return gauge_size(taper)
-    return reader.size(f"{path}.across", optional=taper is None)
+        return gauge_size(taper), fit
+    return reader.size(f"{path}.across", optional=taper is None), fit
 
 
 def _socket(reader: JobReader, path: str, end: Mouth, across: Length | None, depth: Length | None) -> Taper | None:

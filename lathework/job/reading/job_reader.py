@@ -9,6 +9,8 @@ from typing import Any, TypeVar
 from lathework.declared import Field, Group, Rows
 from lathework.field_reader import FieldReader
 from lathework.fields import Choice, Extent, Numbers, Several, Share, Text, Whole
+from lathework.fits.called import read_fit
+from lathework.fits.fit import FitCode, Makes
 from lathework.job.declaration import JOB
 from lathework.lengths import Length
 from lathework.remembered import Remembered
@@ -76,6 +78,16 @@ class JobReader(FieldReader):
         one = _declared(path, Extent)
         may_miss = one.optional if optional is None else optional
         return self.length(path, one.span, optional=may_miss, roughly=one.roughly)
+
+    def fitted(self, path: str, makes: Makes) -> tuple[Length | None, FitCode]:
+        """The size across of a section or a hole at `path`, and its fit: as typed behind the size, else as chosen."""
+        chosen: FitCode = self.chosen(f"{path}.fit")
+        before, field = self.wrong, f"{path}.across"
+        text = self.line(field)
+        said = self.made(field, text, lambda typed, at: read_fit(typed, makes, at)) or (text, "")
+        if self.wrong > before:
+            return None, chosen
+        return self.length_of(said[0], field, _declared(field, Extent).span), said[1] or chosen
 
     def share(self, path: str, default: float) -> float:
         """A bare number; empty is `default`, a bare number too."""

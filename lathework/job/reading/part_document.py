@@ -6,25 +6,23 @@ from math import fsum
 
 from lathework.cutting.groove import SHORTEST_THREAD
 from lathework.cutting.knurl import Knurl
+from lathework.fits.fit import FitCode
 from lathework.fits.taper import HOW, gauge_size, read_taper
 from lathework.job.part_declaration import ACROSS, ALONG
 from lathework.job.reading.bore_document import check_bores, read_bores
 from lathework.job.reading.fit_checks import check_fit, check_fit_on_bar, check_key
 from lathework.job.reading.job_reader import JobReader
 from lathework.job.reading.section_checks import check_round, why_unreached
+from lathework.job.reading.stock_document import read_stock
 from lathework.lengths import Length
 from lathework.part.ends import ends_of, nominal_mm
-from lathework.part.model import MILLED, Bore, Part, Section, Shape, Stock
-from lathework.part.stock import StockForm
+from lathework.part.model import MILLED, Bore, Part, Section, Shape
 from lathework.part.thread_cutters import OUTSIDE, OutsideCutter
 from lathework.units import LengthUnit, convert, show_length
 
 DEEPEST_LEAD = 0.2
 """Largest lead chamfer, each way, as a share of the thread's diameter (practice)."""
 _SLACK = 1.0001
-
-SHORTEST_BAR_MM = 20.0
-"""A shorter length of bar is a blank, not stock; a bolt that is cut down may be shorter."""
 
 
 def _section(reader: JobReader, path: str, rest: Length | None) -> Section | None:
@@ -54,8 +52,8 @@ def _section(reader: JobReader, path: str, rest: Length | None) -> Section | Non
     if shape == "bar":
         reader.line(f"{path}.across")
         return None if length is None else Section(own, shape, length, chamfer=chamfer)
-    across = reader.size(f"{path}.across", optional=False)
-    fit, mate = reader.chosen(f"{path}.fit"), reader.size(f"{path}.mate")
+    across, fit = _across(reader, path, shape)
+    mate = reader.size(f"{path}.mate")
     edge = reader.chosen(f"{path}.edge")
     pattern, pitch = reader.chosen(f"{path}.pattern"), reader.size(f"{path}.pitch")
     milled_on = reader.size(f"{path}.round")
@@ -76,6 +74,13 @@ def _section(reader: JobReader, path: str, rest: Length | None) -> Section | Non
     return Section(
         own, shape, length, across, chamfer=chamfer, fit=fit, mate=mate, key=key, key_length=key_length, edge=edge
     )
+
+
+def _across(reader: JobReader, path: str, shape: Shape) -> tuple[Length | None, FitCode]:
+    """How wide a section is, and the fit that a round one is made to."""
+    if shape == "round":
+        return reader.fitted(path, "shaft")
+    return reader.size(f"{path}.across", optional=False), reader.chosen(f"{path}.fit")
 
 
 def _taper(reader: JobReader, path: str, own: str, length: Length | None, chamfer: Length | None) -> Section | None:
@@ -119,16 +124,6 @@ def _rest(reader: JobReader, stated: Length | None, count: int, unit: LengthUnit
     return open_ones[0], Length(convert(left, "mm", unit), unit, "")
 
 
-def _stock(reader: JobReader) -> Stock | None:
-    reader.known("part.stock")
-    form: StockForm = reader.chosen("part.stock.form")
-    across = reader.size("part.stock.across")
-    before, bar_length = reader.wrong, reader.size("part.stock.bar_length")
-    if form != "bolt" and bar_length is not None and reader.wrong == before and bar_length.mm < SHORTEST_BAR_MM:
-        reader.fail("out-of-range", "part.stock.bar_length", "Bars must be at least 20 mm long.")
-    return None if across is None else Stock(form, across, bar_length)
-
-
 def _check_ids(reader: JobReader, features: tuple[Section | Bore, ...]) -> None:
     """Sections and holes of a part have ids of their own: what is recorded is told by them."""
     seen: set[str] = set()
@@ -144,7 +139,7 @@ def read_part(reader: JobReader) -> Part | None:
     """The part, or None with what is wrong noted in `reader`."""
     reader.known("part")
     unit = reader.unit
-    stock = _stock(reader)
+    stock = read_stock(reader)
     stated = reader.size("part.overall_length")
     own, before = reader.ident("part.id"), reader.wrong
     count = reader.count("part.sections")

@@ -28,7 +28,8 @@ COMPOUND = (
 
 @dataclass(frozen=True, slots=True)
 class RepairSizes:
-    """The sizes of a stud repair, in the unit of its thread; `plain` is what lies between the stud's threads."""
+    """The sizes of a stud repair, in the unit of its thread; `plain` is what lies between the stud's threads, the
+    last three what lies between the part's new face and the washer, the washer, and what is left past the nut."""
 
     thread: Thread
     metal: Material
@@ -40,6 +41,9 @@ class RepairSizes:
     plain: float
     across_flats: Figure
     height: Figure
+    clamped: float
+    washer: float
+    past: float
 
 
 ALIKE_MM = 0.05

@@ -11,6 +11,8 @@ import { stored } from '@/shared/state/stored'
 import { useChoices } from '@/shared/api/useChoices'
 import { habits } from '@/shared/jobs/useHabits'
 import { useLive } from '@/shared/api/useLive'
+import { useNarrow } from '@/shared/state/useScreen'
+import PartDrawing from '@/shared/drawing/PartDrawing.vue'
 import { useUnits } from '@/shared/figures/useUnits'
 import BusyButton from '@/shared/controls/BusyButton.vue'
 import FittersOnly from '@/shared/controls/FittersOnly.vue'
@@ -37,6 +39,7 @@ type Key = keyof typeof FIRST
 /** Typed text outlives a closed form and a lost server. */
 const kept = stored('repair', FIRST, (value): value is typeof FIRST => typeof value === 'object' && !!value)
 const typed = ref({ ...FIRST, ...kept.value })
+const narrow = useNarrow()
 const busy = ref(false)
 const refused = ref<FieldError[]>([])
 const trouble = ref('')
@@ -46,6 +49,17 @@ const { found, problem } = useLive(
   'repair',
   () => (typed.value.across.trim() && typed.value.thread.trim() ? asked.value : null),
   (body) => ask(client.POST('/api/jobs/stud-repair', { body })),
+)
+const { found: sketch } = useLive(
+  'repair-sketch',
+  () => JSON.stringify([asked.value, narrow.value]),
+  () =>
+    ask(
+      client.POST('/api/jobs/stud-repair/sketch', {
+        params: { query: { narrow: narrow.value } },
+        body: asked.value,
+      }),
+    ),
 )
 const figures = computed(() => (found.value?.figures ?? []).map((figure) => ({ label: figure.name, figure })))
 
@@ -57,7 +71,7 @@ const FIELDS = computed<{ key: Key; label: string; hint?: string; wide?: boolean
     hint: unit.value === 'in' ? 'e.g. 1-1/8' : 'e.g. 28',
   },
   { key: 'thread', label: 'Stud thread', hint: 'e.g. 1/2 BSF, M12' },
-  { key: 'clamped', label: `Face to washer (drawn), ${unit.value}`, hint: 'blank = 0' },
+  { key: 'clamped', label: `Face to washer, ${unit.value}`, hint: 'blank = 0' },
   { key: 'washer', label: `Washer thickness, ${unit.value}`, hint: 'blank = no washer' },
   { key: 'nut', label: `Nut thickness, ${unit.value}`, hint: 'blank = standard nut' },
   {
@@ -68,7 +82,7 @@ const FIELDS = computed<{ key: Key; label: string; hint?: string; wide?: boolean
   {
     key: 'engaged',
     label: `Thread engaged in the part, ${unit.value}`,
-    hint: 'blank = worked out from strength',
+    hint: 'blank = by strength',
   },
 ])
 const METALS: { key: 'metal' | 'stud_metal'; label: string }[] = [
@@ -104,8 +118,15 @@ async function start() {
   <form class="new" aria-label="Stud repair" novalidate @submit.prevent="start">
     <p class="muted told">
       Cut off the worn end. Drill and tap what is left. Screw in a stud with retaining compound, and make a
-      nut for it.
+      nut for it. This makes one job of three parts: body, nut and stud.
     </p>
+    <figure class="sheet">
+      <PartDrawing v-if="sketch?.drawing" :sheet="sketch.drawing" fixed />
+      <figcaption v-if="sketch && sketch.assumed.length" class="muted small">
+        Drawn with usual sizes until yours are typed.
+      </figcaption>
+      <div v-if="figures.length"><FigureRow :figures="figures" /></div>
+    </figure>
     <div class="fields">
       <StartField
         v-for="field in FIELDS"
@@ -129,7 +150,6 @@ async function start() {
         @update:model-value="remember"
       />
     </div>
-    <div v-if="figures.length" class="told"><FigureRow :figures="figures" /></div>
     <p v-for="one in refused" :key="one.field + one.message" class="field-error" role="alert">
       {{ one.message }}
     </p>
@@ -139,9 +159,6 @@ async function start() {
         <BusyButton type="submit" color="secondary" :busy="busy">Show the plan</BusyButton>
       </FittersOnly>
       <plain-btn @click="emit('close')">Cancel</plain-btn>
-      <span class="muted small"
-        >Makes one job of three parts: body, stud and nut. You can change everything on the plan.</span
-      >
     </p>
   </form>
 </template>

@@ -25,7 +25,11 @@ const { kept, unit, sketch, busy, trouble, refused, focused } = props.job
 provideUnit(() => unit.value)
 const measures = (ask: Ask) => ask.kind === 'across' || ask.kind === 'along'
 const label = (ask: Ask) => (measures(ask) ? `${ask.label}, ${unit.value}` : ask.label)
-const example = (ask: Ask) => ask.empty || `e.g. ${unit.value === 'in' ? ask.inch : ask.mm}`
+const example = (ask: Ask) => {
+  const [said, too] = unit.value === 'in' ? [ask.inch, ask.inch_too] : [ask.mm, ask.mm_too]
+  // Two ways to type it need no more words, and have no room for them.
+  return ask.empty || (too ? `${said} or ${too}` : `e.g. ${said}`)
+}
 /** A screw's length typed behind its thread: whose it is, only the person knows. */
 const WHOSE = { threaded: 'the thread', overall: 'the whole screw' } as const
 const behind = computed(() =>
@@ -169,7 +173,7 @@ async function submit() {
 }
 .facts {
   display: grid;
-  gap: 14px;
+  gap: 12px;
 }
 .asks {
   display: grid;
@@ -188,6 +192,11 @@ async function submit() {
   display: flex;
   gap: 18px;
   align-items: center;
+  position: sticky;
+  bottom: 0;
+  z-index: 2;
+  padding: 10px 0;
+  background: var(--ground);
 }
 .sheet {
   margin: 0;
@@ -213,8 +222,18 @@ async function submit() {
   .sheet :deep(svg) {
     max-height: 240px;
   }
+  /* Over the places of the program, which stand at the bottom here. */
+  .act {
+    bottom: 62px;
+  }
 }
 @media (max-width: 480px) {
+  .sheet {
+    padding: 4px;
+  }
+  .sheet :deep(svg) {
+    max-height: 150px;
+  }
   .asks {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -1,10 +1,18 @@
 <script setup lang="ts">
+import { ref } from 'vue'
+
 import type { Beginning } from '@/features/start/useStart'
 
-/** The shapes a job may begin as, drawn; one of them is chosen. */
+/** The shapes a job may begin as, drawn; one of them is chosen. Once it is, they make room for its form. */
 const props = defineProps<{ beginnings: Beginning[]; chosen: string }>()
 const emit = defineEmits<{ choose: [code: Beginning['code']] }>()
 
+/** On a phone the chosen one stands alone until another is wanted. */
+const open = ref(false)
+function choose(code: Beginning['code']) {
+  open.value = false
+  emit('choose', code)
+}
 const STEPS: Record<string, number> = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }
 /** Radios are one stop of the Tab key: the one that is chosen, else the first. */
 const reached = (code: string, place: number) =>
@@ -24,7 +32,7 @@ function turn(event: KeyboardEvent, place: number) {
 </script>
 
 <template>
-  <div class="pictures" role="radiogroup" aria-label="Shape">
+  <div class="pictures" :class="{ chosen: chosen && !open }" role="radiogroup" aria-label="Shape">
     <button
       v-for="(one, place) in beginnings"
       :key="one.code"
@@ -33,7 +41,7 @@ function turn(event: KeyboardEvent, place: number) {
       :aria-checked="one.code === chosen"
       :tabindex="reached(one.code, place) ? 0 : -1"
       :title="one.remark"
-      @click="$emit('choose', one.code)"
+      @click="choose(one.code)"
       @keydown="turn($event, place)"
     >
       <svg :viewBox="`0 0 ${one.picture.width} ${one.picture.height}`" aria-hidden="true">
@@ -41,17 +49,21 @@ function turn(event: KeyboardEvent, place: number) {
       </svg>
       {{ one.name }}
     </button>
+    <plain-btn class="others" @click="open = true">Choose another shape</plain-btn>
   </div>
 </template>
 
 <style scoped>
 .pictures {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(165px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
   gap: 10px;
   margin: 12px 0 18px;
 }
-button {
+.others {
+  display: none;
+}
+button[role='radio'] {
   display: grid;
   grid-template-rows: 58px auto;
   align-items: center;
@@ -67,7 +79,7 @@ button {
   border-radius: var(--round);
   cursor: pointer;
 }
-button:hover {
+button[role='radio']:hover {
   border-color: var(--lagoon);
 }
 button[aria-checked='true'] {
@@ -106,17 +118,46 @@ path {
   stroke-width: 1.3;
   stroke-dasharray: 4 3;
 }
+.chosen {
+  grid-template-columns: repeat(auto-fill, minmax(104px, 1fr));
+  gap: 4px;
+  margin: 8px 0 14px;
+}
+.chosen button[role='radio'] {
+  grid-template-rows: 26px auto;
+  align-content: start;
+  padding: 5px 2px;
+}
+.chosen svg {
+  height: 26px;
+}
+@media (min-width: 1200px) {
+  .chosen {
+    grid-template-columns: repeat(13, 1fr);
+  }
+}
 @media (max-width: 520px) {
   .pictures {
     grid-template-columns: repeat(3, 1fr);
     gap: 6px;
   }
-  button {
+  button[role='radio'] {
     grid-template-rows: 40px auto;
     padding: 6px 3px;
   }
   svg {
     height: 40px;
+  }
+  .chosen {
+    grid-template-columns: 1fr 1fr;
+    align-items: center;
+  }
+  .chosen button[role='radio'][aria-checked='false'] {
+    display: none;
+  }
+  .chosen .others {
+    display: block;
+    min-height: 44px;
   }
 }
 </style>

@@ -57,7 +57,7 @@ const leave = () => void router.push({ name: 'jobs' })
 <template>
   <div class="starting">
     <h1>New job</h1>
-    <p class="muted">
+    <p v-if="!chosen" class="muted">
       What are you making? Choose the nearest shape. You can change everything later, on the plan.
     </p>
     <p v-if="error" class="field-error" role="alert">{{ error.message }}</p>

@@ -420,7 +420,7 @@ export interface paths {
          * Beginnings
          * @description What a job may begin as, with pictures, and what each asks for.
          */
-        get: operations["server_jobs_api_beginnings"];
+        get: operations["server_jobs_begun_api_beginnings"];
         put?: never;
         post?: never;
         delete?: never;
@@ -482,7 +482,7 @@ export interface paths {
          * Sketch
          * @description The part that a form describes so far: the answer to a keystroke, not stored.
          */
-        post: operations["server_jobs_api_sketch"];
+        post: operations["server_jobs_begun_api_sketch"];
         delete?: never;
         options?: never;
         head?: never;
@@ -522,7 +522,27 @@ export interface paths {
          * Work Out Repair
          * @description A stud repair worked out, not stored: its figures and the document to start its job with.
          */
-        post: operations["server_jobs_api_work_out_repair"];
+        post: operations["server_jobs_begun_api_work_out_repair"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/stud-repair/sketch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Sketch Repair
+         * @description A stud repair drawn together, with usual sizes where nothing is typed yet, or where it cannot be read.
+         */
+        post: operations["server_jobs_begun_api_sketch_repair"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1881,7 +1901,8 @@ export interface components {
         /**
          * Ask
          * @description One fact that is asked for: its field, what it is called, and what an empty field stands for, "" where it must
-         *     be filled. The examples are one for inches, one for millimetres.
+         *     be filled. The examples are one for inches, one for millimetres, and what may be typed `too`, "" where nothing is:
+         *     a form of bar, a fit.
          */
         Ask: {
             /**
@@ -1893,9 +1914,14 @@ export interface components {
              * Field
              * @enum {string}
              */
-            field: "title" | "thread" | "quantity" | "stock" | "threaded" | "shank" | "shank_length" | "flats" | "hole" | "overall" | "present";
+            field: "title" | "thread" | "quantity" | "stock" | "threaded" | "shank" | "shank_length" | "flats" | "hole" | "head" | "knurl" | "overall" | "present";
             /** Inch */
             inch: string;
+            /**
+             * Inch Too
+             * @default
+             */
+            inch_too?: string;
             /**
              * Kind
              * @enum {string}
@@ -1905,6 +1931,11 @@ export interface components {
             label: string;
             /** Mm */
             mm: string;
+            /**
+             * Mm Too
+             * @default
+             */
+            mm_too?: string;
         };
         /**
          * AskedShown
@@ -2020,7 +2051,7 @@ export interface components {
             /** Asks */
             asks: components["schemas"]["Ask"][];
             /** Code */
-            code: ("stud" | "rod" | "screw" | "plug" | "all-thread" | "nut" | "body" | "bush" | "bolt" | "sample") | ("repair" | "thread");
+            code: ("stud" | "rod" | "screw" | "plug" | "knob" | "all-thread" | "nut" | "body" | "bush" | "bolt" | "sample") | ("repair" | "thread");
             /** Finish */
             finish: string;
             /** Name */
@@ -5008,6 +5039,15 @@ export interface components {
             within?: string;
         };
         /**
+         * RepairSketch
+         * @description The repair so far; None where nothing of it can be drawn. `assumed` are the fields that usual sizes stand for.
+         */
+        RepairSketch: {
+            /** Assumed */
+            assumed: string[];
+            drawing: components["schemas"]["SheetShown"] | null;
+        };
+        /**
          * RestShown
          * @description The section that takes what the others leave of the overall length, by its id.
          */
@@ -5781,13 +5821,13 @@ export interface components {
         };
         /**
          * StartSketch
-         * @description A form so far: the part it describes, None where its sizes do not fit each other; what is wrong with what was
+         * @description A form so far: the part it describes, without sizes that do not fit the others; what is wrong with what was
          *     typed, what is to be said of the thread, the unit that goes with it, and the method and lathe in force.
          *
          *     `length` is a screw's, typed behind the thread that `thread` names without it; "" where none is.
          */
         StartSketch: {
-            drawing: components["schemas"]["SheetShown"] | null;
+            drawing: components["schemas"]["SheetShown"];
             /** Errors */
             errors: components["schemas"]["FieldError"][];
             /** Length */
@@ -6320,10 +6360,20 @@ export interface components {
              */
             flats?: string;
             /**
+             * Head
+             * @default
+             */
+            head?: string;
+            /**
              * Hole
              * @default
              */
             hole?: string;
+            /**
+             * Knurl
+             * @default
+             */
+            knurl?: string;
             /**
              * Material
              * @default mild-steel
@@ -6362,7 +6412,7 @@ export interface components {
              * Start
              * @enum {string}
              */
-            start: "stud" | "rod" | "screw" | "plug" | "all-thread" | "nut" | "body" | "bush" | "bolt" | "sample";
+            start: "stud" | "rod" | "screw" | "plug" | "knob" | "all-thread" | "nut" | "body" | "bush" | "bolt" | "sample";
             /**
              * Stock
              * @default
@@ -8384,7 +8434,7 @@ export interface operations {
             };
         };
     };
-    server_jobs_api_beginnings: {
+    server_jobs_begun_api_beginnings: {
         parameters: {
             query?: never;
             header?: never;
@@ -8602,7 +8652,7 @@ export interface operations {
             };
         };
     };
-    server_jobs_api_sketch: {
+    server_jobs_begun_api_sketch: {
         parameters: {
             query?: {
                 /** @description drawn for a screen as wide as a phone */
@@ -8803,7 +8853,7 @@ export interface operations {
             };
         };
     };
-    server_jobs_api_work_out_repair: {
+    server_jobs_begun_api_work_out_repair: {
         parameters: {
             query?: never;
             header?: never;
@@ -8823,6 +8873,105 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StudRepairShown"];
+                };
+            };
+            /** @description Request cannot be read */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_jobs_begun_api_sketch_repair: {
+        parameters: {
+            query?: {
+                /** @description drawn for a screen as wide as a phone */
+                narrow?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StudRepairIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RepairSketch"];
                 };
             };
             /** @description Request cannot be read */
