@@ -26,6 +26,17 @@ class Shell(BrowserCase):
         page.reload()
         expect(page.locator("html")).to_have_attribute("data-theme", "deep")
 
+    def test_the_desk_is_as_the_system_is_until_chosen(self) -> None:
+        page = self.new_page(color_scheme="dark")
+        page.goto("/")
+        expect(page.locator("html")).to_have_attribute("data-theme", "deep")
+        page.emulate_media(color_scheme="light")
+        expect(page.locator("html")).to_have_attribute("data-theme", "shell")
+        page.get_by_role("button", name="Dark").click()
+        page.get_by_role("button", name="Light").click()
+        page.emulate_media(color_scheme="dark")
+        expect(page.locator("html")).to_have_attribute("data-theme", "shell")
+
     def test_keys_are_told(self) -> None:
         self.page.goto("/jobs/2/bench")
         expect(self.page.get_by_role("heading", level=1)).to_be_visible()

@@ -35,7 +35,7 @@ class Frame:
     """Sheet units per pitch from which a thread is drawn true; under it, by convention."""
 
 
-WIDE = Frame(width=1160, height=366, chuck=128, right=140, top=50, bottom=16, dimensioned=True)
+WIDE = Frame(width=800, height=318, chuck=88, right=116, top=46, bottom=14, dimensioned=True)
 NARROW = Frame(width=440, height=300, chuck=56, right=112, top=50, bottom=16, dimensioned=True, true_pitch=4.0)
 """For a screen as wide as a phone: the same letters beside smaller work."""
 PAPER = Frame(width=800, height=270, chuck=100, right=116, top=46, bottom=12, dimensioned=True)

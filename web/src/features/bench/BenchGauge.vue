@@ -203,7 +203,7 @@ const stands = computed(
   border-color: var(--good);
 }
 .verdict.said {
-  border-color: var(--coral);
+  border-color: var(--lagoon);
   border-width: 4px;
   font-weight: 700;
 }

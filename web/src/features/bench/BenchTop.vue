@@ -125,8 +125,8 @@ const query = computed(() => (props.bench.part > 1 ? { part: props.bench.part } 
   cursor: default;
 }
 .part[aria-current] {
-  border-color: var(--coral);
-  color: var(--coral);
+  border-color: var(--lagoon);
+  color: var(--lagoon);
   font-weight: 700;
 }
 .piece {

@@ -46,7 +46,7 @@ li {
   border-left: 3px solid transparent;
 }
 .chosen {
-  border-left-color: var(--coral);
+  border-left-color: var(--lagoon);
 }
 .words {
   display: block;

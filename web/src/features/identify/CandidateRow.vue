@@ -120,9 +120,6 @@ const MARKS = { for: '+', against: '−', 'either way': '·' } as const
 .first .name {
   font-size: var(--s20);
 }
-.first .name {
-  color: var(--coral);
-}
 .why {
   padding: 2px 4px 14px;
   display: grid;

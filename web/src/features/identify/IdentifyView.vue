@@ -139,7 +139,7 @@ aside,
 }
 .meanings li::before {
   content: '→ ';
-  color: var(--coral);
+  color: var(--muted);
 }
 .measures {
   margin: 0;

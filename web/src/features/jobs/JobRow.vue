@@ -5,13 +5,17 @@ import type { JobCard } from '@/shared/api/client'
 import ThreadBar from '@/shared/controls/ThreadBar.vue'
 
 /** A job on the list: what it is, how far, what is next. */
-const props = defineProps<{ job: JobCard }>()
+const props = defineProps<{
+  job: JobCard
+  /** The one to go on with: its button leads. */
+  leads?: boolean
+}>()
 const emit = defineEmits<{ takeOut: [JobCard] }>()
 const SHAPES: Record<JobCard['state'], string> = {
   'on the bench': '●',
   planned: '○',
   held: '‖',
-  finished: '◆',
+  finished: '✓',
   closed: '✓',
   unreadable: '✕',
 }
@@ -47,6 +51,7 @@ const words = computed(() => {
         :total="job.steps"
         :done="job.steps_done"
         :now="job.state === 'on the bench' ? 1 : 0"
+        :pieces="job.quantity"
         :label="`${job.steps_done} of ${job.steps} steps done`"
       />
       <p class="small">
@@ -63,8 +68,8 @@ const words = computed(() => {
     <v-btn
       v-else-if="job.state !== 'closed'"
       :to="{ name: 'bench', params: { id: job.id } }"
-      :color="job.state === 'on the bench' ? 'secondary' : undefined"
-      :variant="job.state === 'on the bench' ? 'flat' : 'outlined'"
+      :color="leads ? 'secondary' : undefined"
+      :variant="leads ? 'flat' : 'outlined'"
       >{{ ACTS[job.state] }}</v-btn
     >
   </article>
@@ -99,7 +104,7 @@ h3 a:hover {
   font-weight: 700;
 }
 .on-the-bench .state {
-  color: var(--coral);
+  color: var(--lagoon);
 }
 .unreadable .state,
 .unreadable .next {

@@ -83,6 +83,10 @@ const groups = computed(() =>
     jobs: (jobs.value ?? []).filter((job) => group.states.includes(job.state)),
   })).filter((group) => group.jobs.length),
 )
+/** The job to go on with: the one that was worked at last. A new one is begun where there is none. */
+const leads = computed(() =>
+  shelf.value === 'open' ? jobs.value?.find((job) => job.state === 'on the bench')?.id : undefined,
+)
 useKeys([{ key: 'n', label: 'start a new job', run: () => void start() }])
 </script>
 
@@ -102,7 +106,13 @@ useKeys([{ key: 'n', label: 'start a new job', run: () => void start() }])
         hide-details
       />
       <ImportJob v-if="!looksOnly" />
-      <v-btn v-if="!looksOnly" color="secondary" @click="start">New job</v-btn>
+      <v-btn
+        v-if="!looksOnly"
+        :color="leads === undefined ? 'secondary' : undefined"
+        :variant="leads === undefined ? 'flat' : 'outlined'"
+        @click="start"
+        >New job</v-btn
+      >
     </header>
     <p v-if="error" class="field-error" role="alert">{{ asProblem(error).message }}</p>
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
@@ -120,11 +130,17 @@ useKeys([{ key: 'n', label: 'start a new job', run: () => void start() }])
       </plain-btn>
     </nav>
     <p v-if="groups.length" class="muted small">
-      Each bar shows the steps of the whole job. Solid: done · coral: next.
+      Each bar is a job, thread by thread: a turn is a share of its piece, coral is the step in hand.
     </p>
     <section v-for="group in groups" :key="group.heading" :aria-label="group.heading">
       <h2 class="group">{{ group.heading }}</h2>
-      <JobRow v-for="job in group.jobs" :key="job.id" :job="job" @take-out="takeOut" />
+      <JobRow
+        v-for="job in group.jobs"
+        :key="job.id"
+        :job="job"
+        :leads="job.id === leads"
+        @take-out="takeOut"
+      />
     </section>
     <plain-btn v-if="hasNextPage" class="more" @click="fetchNextPage()">Show more jobs</plain-btn>
     <WaitingSign v-if="!jobs && !error" what="the jobs" />

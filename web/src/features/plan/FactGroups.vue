@@ -140,7 +140,7 @@ function choose(fact: Fact, code: unknown) {
 
 <style scoped>
 .groups {
-  border-top: 1px solid var(--line);
+  display: contents;
 }
 .fields {
   display: grid;

@@ -100,7 +100,9 @@ async function leave(what: 'archive' | 'remove', text: string) {
         Archive the job
       </plain-btn>
       <plain-btn v-else-if="!looksOnly" @click="act(acts.takeOut)">Restore the job</plain-btn>
-      <plain-btn v-if="!looksOnly" @click="leave('remove', 'Deleted')">Delete the job</plain-btn>
+      <plain-btn v-if="!looksOnly" class="ruins" @click="leave('remove', 'Deleted')"
+        >Delete the job</plain-btn
+      >
     </p>
     <p v-if="error && !asking" class="field-error" role="alert">{{ error }}</p>
     <ReasonField
@@ -138,6 +140,11 @@ async function leave(what: 'archive' | 'remove', text: string) {
 }
 .good {
   color: var(--good);
+}
+/* Apart from what does no harm. */
+.ruins {
+  margin-left: 24px;
+  color: var(--stop);
 }
 .held {
   color: var(--caution);

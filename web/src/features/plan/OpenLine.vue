@@ -19,38 +19,71 @@ const id = useId()
     >
       <b>{{ name }}</b> <span :id="id">{{ sentence }}</span>
     </button>
-    <slot v-if="open"></slot>
+    <div v-if="open" class="panel"><slot></slot></div>
   </section>
 </template>
 
 <style scoped>
+/* One of a strip: its neighbours stand beside it, what it opens under all of them. */
 section {
-  border-bottom: 1px solid var(--line);
+  display: contents;
 }
 .head {
+  flex: 1 1 0;
+  min-width: 96px;
   display: grid;
-  grid-template-columns: 122px minmax(0, 1fr) auto;
-  gap: 8px;
-  width: 100%;
-  padding: 10px 4px;
+  grid-template-columns: minmax(0, 1fr);
+  padding: 6px 12px 6px 0;
   border: 0;
   background: none;
+  font-size: var(--s14);
+  line-height: 20px;
   text-align: left;
   cursor: pointer;
 }
-.head::after {
-  content: '▾';
+.head b::after {
+  content: ' ▾';
+}
+.head[aria-expanded='true'] b::after {
+  content: ' ▴';
+}
+.head b {
   color: var(--lagoon);
 }
-.head[aria-expanded='true']::after {
-  content: '▴';
+.head span {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.head:hover b,
+.head[aria-expanded='true'] b {
+  text-decoration: underline;
+  text-underline-offset: 3px;
+}
+.panel {
+  order: 1;
+  flex: 0 0 100%;
+  min-width: 0;
+  padding: 8px 0 12px;
+  border-top: 1px solid var(--line);
 }
 @media (max-width: 520px) {
   .head {
-    grid-template-columns: 84px minmax(0, 1fr) auto;
+    grid-template-columns: 84px minmax(0, 1fr);
+    gap: 8px;
+    min-height: 44px;
+    align-items: center;
+    padding: 10px 0;
+    border-top: 1px solid var(--line);
+    font-size: var(--s16);
+    line-height: inherit;
   }
-}
-.head:hover b {
-  color: var(--lagoon);
+  .head span {
+    white-space: normal;
+  }
+  .panel {
+    order: 0;
+    border-top: 0;
+  }
 }
 </style>

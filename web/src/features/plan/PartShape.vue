@@ -105,6 +105,6 @@ useKeys([{ key: 'f', label: 'edit the part', run: () => void toFields() }])
 
 <style scoped>
 .shape {
-  border-top: 1px solid var(--line);
+  display: contents;
 }
 </style>

@@ -92,7 +92,7 @@ button.one:hover {
 .here {
   color: var(--ink);
   font-weight: 700;
-  border-bottom-color: var(--coral);
+  border-bottom-color: var(--lagoon);
   cursor: default;
 }
 .n {

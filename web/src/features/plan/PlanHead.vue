@@ -27,6 +27,7 @@ const emit = defineEmits<{ set: [string]; commit: []; bench: [] }>()
         :total="job.steps"
         :done="job.steps_done"
         :now="1"
+        :pieces="job.quantity"
         :label="`${job.steps_done} of ${job.steps} steps done`"
       />
     </div>

@@ -196,12 +196,12 @@ useKeys([
         @set="set"
         @commit="commit"
       />
+      <p class="changes">
+        <span role="status" class="small muted">{{ dirty ? 'Not saved yet' : 'stored' }}</span>
+        <plain-btn v-if="undoes" @click="undo">Undo: {{ undoes }} <kbd>z</kbd></plain-btn>
+        <plain-btn v-if="redoes" @click="redo">Redo {{ redoes }} <kbd>Z</kbd></plain-btn>
+      </p>
     </div>
-    <p class="changes">
-      <span role="status" class="small muted">{{ dirty ? 'Not saved yet' : 'stored' }}</span>
-      <plain-btn v-if="undoes" @click="undo">Undo: {{ undoes }} <kbd>z</kbd></plain-btn>
-      <plain-btn v-if="redoes" @click="redo">Redo {{ redoes }} <kbd>Z</kbd></plain-btn>
-    </p>
     <ClashPanel :clashes="clashes" @settle="edited.settle" />
     <p v-if="trouble" class="field-error" role="alert">
       {{ trouble }} <plain-btn v-if="dirty" @click="commit">Save again</plain-btn>
@@ -215,63 +215,56 @@ useKeys([
       ▲ {{ one.text }}
     </p>
     <CautionLine :cautions="plan.cautions" />
-    <div class="sheet">
-      <PartDrawing
-        v-if="sheet"
-        :sheet="sheet"
-        :step="chosen?.key"
-        :values="values"
+    <div class="strip">
+      <PartShape
+        v-if="own"
+        :part="own.part"
+        :plan="plan"
+        :job-unit="draft.unit === 'mm' ? 'mm' : 'in'"
+        :value="value"
         :errors="beside"
-        :fixed="closed"
-        @step="picked = $event"
-        @edit="set"
+        :closed="closed"
+        @set="set"
         @commit="commit"
       />
+      <PlanKit
+        :id="id"
+        class="kit"
+        :part="inHand"
+        :revision="job.revision"
+        :closed="closed"
+        @set="set"
+        @commit="commit"
+        @first="kitted = true"
+      />
+      <PlanWays
+        :id="id"
+        class="kit"
+        :part="inHand"
+        :revision="job.revision"
+        :pieces="plan.quantity"
+        :closed="closed"
+        :threaded="threaded"
+        :value="value"
+        :errors="errors"
+        @set="set"
+        @commit="commit"
+        @first="weighed = true"
+      />
+      <FactGroups
+        :value="value"
+        :errors="beside"
+        :closed="closed"
+        :hazards="draft.hazards ?? []"
+        :fraction="fraction"
+        :asks="plan?.asks"
+        @set="set"
+        @commit="commit"
+        @hazards="(set('hazards', $event), commit())"
+      />
     </div>
-    <PartShape
-      v-if="own"
-      :part="own.part"
-      :plan="plan"
-      :job-unit="draft.unit === 'mm' ? 'mm' : 'in'"
-      :value="value"
-      :errors="beside"
-      :closed="closed"
-      @set="set"
-      @commit="commit"
-    />
-    <PlanKit
-      :id="id"
-      class="kit"
-      :part="inHand"
-      :revision="job.revision"
-      :closed="closed"
-      @set="set"
-      @commit="commit"
-      @first="kitted = true"
-    />
-    <PlanWays
-      :id="id"
-      class="kit"
-      :part="inHand"
-      :revision="job.revision"
-      :pieces="plan.quantity"
-      :closed="closed"
-      :threaded="threaded"
-      :value="value"
-      :errors="errors"
-      @set="set"
-      @commit="commit"
-      @first="weighed = true"
-    />
-    <p
-      v-for="note in plan.notices.filter((one) => !one.first)"
-      :key="note.code + note.field + note.text"
-      class="notice"
-    >
-      ◆ {{ note.text }}
-    </p>
-    <div class="below">
-      <div class="left">
+    <div class="work">
+      <div class="run">
         <StepList
           :steps="steps"
           :holdings="plan.holdings ?? []"
@@ -279,19 +272,28 @@ useKeys([
           @choose="picked = $event"
         />
         <FigureRow :figures="plan.batch.map((figure) => ({ label: figure.name, figure }))" />
-        <FactGroups
-          :value="value"
-          :errors="beside"
-          :closed="closed"
-          :hazards="draft.hazards ?? []"
-          :fraction="fraction"
-          :asks="plan?.asks"
-          @set="set"
-          @commit="commit"
-          @hazards="(set('hazards', $event), commit())"
-        />
+        <p
+          v-for="note in plan.notices.filter((one) => !one.first)"
+          :key="note.code + note.field + note.text"
+          class="notice"
+        >
+          ◆ {{ note.text }}
+        </p>
       </div>
-      <div class="left">
+      <div class="seen">
+        <div class="sheet">
+          <PartDrawing
+            v-if="sheet"
+            :sheet="sheet"
+            :step="chosen?.key"
+            :values="values"
+            :errors="beside"
+            :fixed="closed"
+            @step="picked = $event"
+            @edit="set"
+            @commit="commit"
+          />
+        </div>
         <StepDetail v-if="chosen" :step="chosen" :walk="walk">
           <StepGears v-if="geared" :pitch="geared" :setup="draft.setup" />
         </StepDetail>
@@ -343,15 +345,31 @@ useKeys([
   border-radius: var(--round);
   overflow: visible;
 }
-.below {
-  display: grid;
-  grid-template-columns: minmax(0, 5fr) minmax(0, 8fr);
-  gap: 24px;
+/* What is in force, side by side; what is opened takes the width under them. */
+.strip {
+  display: flex;
+  flex-wrap: wrap;
+  border-block: 1px solid var(--line);
 }
-.left {
+.work {
   display: grid;
-  gap: 18px;
+  grid-template-columns: minmax(0, 340px) minmax(0, 1fr);
+  gap: 20px;
+  align-items: start;
+}
+.seen,
+.run {
+  display: grid;
+  gap: 12px;
   align-content: start;
+}
+/* The steps stay beside what is seen of them, however long that is. */
+.run {
+  position: sticky;
+  top: 8px;
+  max-height: calc(100vh - 16px);
+  overflow-y: auto;
+  scrollbar-width: thin;
 }
 /* Always there and always as high: what is offered after a change pushes nothing away. */
 .changes {
@@ -359,7 +377,7 @@ useKeys([
   align-items: center;
   gap: 12px;
   min-height: 32px;
-  margin-block: -8px;
+  margin: 0 0 0 auto;
 }
 .walk {
   color: var(--lagoon);
@@ -373,10 +391,25 @@ useKeys([
   border: 1px solid var(--caution);
   border-radius: var(--round);
 }
-@media (max-width: 900px) {
-  .below {
+@media (max-width: 1100px) {
+  .work {
     grid-template-columns: minmax(0, 1fr);
-    gap: 14px;
+  }
+  .seen {
+    order: -1;
+  }
+  .run {
+    position: static;
+    max-height: none;
+  }
+}
+@media (max-width: 520px) {
+  .strip {
+    display: grid;
+    order: 1;
+  }
+  .plan > :last-child {
+    order: 2;
   }
 }
 </style>

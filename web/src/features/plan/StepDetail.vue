@@ -63,12 +63,10 @@ const working = computed(() => props.step.figures.find((f) => f.key === asked.va
   display: grid;
   gap: 10px;
   align-content: start;
-  /* Most steps fit: what stands under it keeps its place from step to step. */
-  min-height: 22rem;
   background: var(--surface);
   border: 1px solid var(--line);
   border-radius: var(--round);
-  padding: 18px 22px;
+  padding: 14px 20px;
 }
 .why summary {
   color: var(--lagoon);

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { nextTick, useTemplateRef, watch } from 'vue'
+
 import type { Operation } from '@/shared/api/client'
 import { useUnits } from '@/shared/figures/useUnits'
 
@@ -6,6 +8,13 @@ import { useUnits } from '@/shared/figures/useUnits'
 const props = defineProps<{ steps: Operation[]; holdings: string[]; chosen: string }>()
 const emit = defineEmits<{ choose: [string] }>()
 const { text } = useUnits()
+/** A step that is turned to by a key is brought into sight. */
+const list = useTemplateRef<HTMLOListElement>('list')
+watch(
+  () => props.chosen,
+  () =>
+    void nextTick(() => list.value?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest' })),
+)
 
 function key(step: Operation): string {
   const figure = step.figures.find((f) => f.key === step.headline)?.figure
@@ -21,7 +30,7 @@ function ends(at: number): string {
 </script>
 
 <template>
-  <ol class="steps">
+  <ol ref="list" class="steps">
     <li v-for="(step, n) in steps" :key="step.key">
       <p v-if="ends(n)" class="end muted small">{{ ends(n) }}</p>
       <button
@@ -47,15 +56,15 @@ function ends(at: number): string {
   width: 100%;
   text-align: left;
   border: 0;
-  border-left: 5px solid transparent;
-  border-radius: var(--round);
+  border-left: 4px solid transparent;
+  border-radius: 0 var(--round) var(--round) 0;
   background: none;
-  padding: 7px 12px 7px 8px;
+  padding: 4px 10px 4px 4px;
   cursor: pointer;
   align-items: baseline;
 }
 .end {
-  padding: 8px 0 2px 46px;
+  padding: 6px 0 0 42px;
   font-weight: 700;
 }
 .step:hover {
@@ -63,14 +72,13 @@ function ends(at: number): string {
 }
 .chosen {
   background: var(--surface);
-  border-left-color: var(--coral);
+  border-left-color: var(--lagoon);
   font-weight: 700;
 }
 .n {
   color: var(--muted);
   text-align: right;
 }
-.chosen .n,
 .chosen .key {
   color: var(--coral);
 }

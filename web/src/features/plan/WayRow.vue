@@ -64,7 +64,7 @@ li {
   border-bottom: 1px solid var(--line);
 }
 .taken b {
-  color: var(--coral);
+  color: var(--lagoon);
 }
 .mark {
   margin-left: 10px;

@@ -119,7 +119,7 @@ figcaption {
   stroke-width: 2;
 }
 .line.taken {
-  stroke: var(--coral);
+  stroke: var(--lagoon);
   stroke-width: 3;
 }
 text {

@@ -69,7 +69,7 @@ const places = [
 }
 .place.here {
   color: var(--lagoon);
-  border-left-color: var(--coral);
+  border-left-color: var(--lagoon);
 }
 @media (max-width: 900px) {
   .rail {
@@ -94,7 +94,7 @@ const places = [
     border-top: 4px solid transparent;
   }
   .place.here {
-    border-top-color: var(--coral);
+    border-top-color: var(--lagoon);
   }
 }
 </style>

@@ -72,8 +72,8 @@ ul {
   border-color: var(--lagoon);
 }
 .thing.chosen {
-  border-color: var(--coral);
-  color: var(--coral);
+  border-color: var(--lagoon);
+  color: var(--lagoon);
 }
 .state {
   color: var(--caution);

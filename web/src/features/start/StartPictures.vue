@@ -83,7 +83,7 @@ button[role='radio']:hover {
   border-color: var(--lagoon);
 }
 button[aria-checked='true'] {
-  outline: 2px solid var(--coral);
+  outline: 2px solid var(--lagoon);
   outline-offset: -2px;
   font-weight: 700;
 }

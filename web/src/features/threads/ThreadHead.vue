@@ -108,7 +108,6 @@ const { looksOnly } = useMe()
 }
 dt {
   font-weight: 700;
-  color: var(--coral);
 }
 .note {
   color: var(--caution);

@@ -120,7 +120,7 @@ h2 {
   background: var(--quiet);
 }
 .row.here {
-  border-left-color: var(--coral);
+  border-left-color: var(--lagoon);
   background: var(--surface);
   font-weight: 700;
 }

@@ -159,11 +159,12 @@ path:where(:not(.hatch)) {
   stroke-width: 0.9;
   opacity: 0.55;
 }
+/* What holds the part is lighter than the part. */
 .chuck,
 .jaw {
   fill: var(--surface);
-  stroke: var(--ink);
-  stroke-width: 1.5;
+  stroke: var(--muted);
+  stroke-width: 0.9;
 }
 .ghost {
   stroke: var(--coral);
@@ -229,13 +230,11 @@ text {
 .editable {
   cursor: text;
 }
-.editable text {
-  text-decoration: underline dotted var(--lagoon);
-  text-underline-offset: 4px;
-}
 .editable:hover text,
 .editable:focus-visible text {
   fill: var(--lagoon);
+  text-decoration: underline 1px;
+  text-underline-offset: 4px;
 }
 .over {
   position: absolute;

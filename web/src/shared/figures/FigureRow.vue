@@ -29,6 +29,6 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
 .row {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 26px;
+  gap: 8px 24px;
 }
 </style>

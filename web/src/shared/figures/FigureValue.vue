@@ -39,6 +39,7 @@ const shown = computed(() => told(props.figure.shown))
 <style scoped>
 .figure {
   display: inline-grid;
+  align-content: start;
 }
 .label {
   color: var(--muted);
@@ -59,7 +60,12 @@ const shown = computed(() => told(props.figure.shown))
 .value .fig {
   font-size: 1.3em;
   font-weight: 700;
-  border-bottom: 2px dotted var(--line);
+  border-bottom: 1px solid transparent;
+}
+/* That there is a working shows when one comes near. */
+.value:hover .fig,
+.value:focus-visible .fig {
+  border-bottom-color: var(--lagoon);
 }
 .strong .value .fig {
   font-size: 2em;

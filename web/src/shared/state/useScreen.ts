@@ -9,9 +9,13 @@ function matching(query: string) {
 const touched = matching('(pointer: coarse)')
 const upright = matching('(max-width: 900px)')
 const narrow = matching('(max-width: 600px)')
+const dark = matching('(prefers-color-scheme: dark)')
 
 /** Whether fingers do the pointing: a keyboard comes up over the page, and keys have no caps to name. */
 export const useTouched = () => touched
+
+/** Whether the system is asked for dark pages. */
+export const useSystemDark = () => dark
 
 /** Whether everything stands in one column: a tablet held upright, or a phone. */
 export const useUpright = () => upright

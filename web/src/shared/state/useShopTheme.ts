@@ -2,22 +2,26 @@ import { watchEffect } from 'vue'
 import { useTheme } from 'vuetify'
 
 import { stored } from '@/shared/state/stored'
+import { useSystemDark } from '@/shared/state/useScreen'
 
 type Name = 'shell' | 'deep'
-const isName = (v: unknown): v is Name => v === 'shell' || v === 'deep'
-const desk = stored<Name>('theme.desk', 'shell', isName)
-const bench = stored<Name>('theme.bench', 'deep', isName)
+const isName = (v: unknown): v is Name | '' => v === 'shell' || v === 'deep' || v === ''
+/** Empty until somebody chooses: the desk is as the system is. */
+const desk = stored<Name | ''>('theme.desk', '', isName)
+const bench = stored<Name | ''>('theme.bench', 'deep', isName)
 
-/** Light for the desk, dark for the bench, each changed on its own. */
+/** The desk as light or dark as the system, the bench dark, each changed on its own. */
 export function useShopTheme(atBench: () => boolean) {
   const theme = useTheme()
+  const system = useSystemDark()
   const chosen = () => (atBench() ? bench : desk)
+  const name = (): Name => chosen().value || (system.value ? 'deep' : 'shell')
   watchEffect(() => {
-    theme.change(chosen().value)
-    document.documentElement.dataset.theme = chosen().value
+    theme.change(name())
+    document.documentElement.dataset.theme = name()
   })
   return {
-    name: () => chosen().value,
-    toggle: () => (chosen().value = chosen().value === 'shell' ? 'deep' : 'shell'),
+    name,
+    toggle: () => (chosen().value = name() === 'shell' ? 'deep' : 'shell'),
   }
 }
