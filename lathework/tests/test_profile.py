@@ -9,6 +9,7 @@ from itertools import pairwise
 from lathework.answers.book.card import Asked, card
 from lathework.answers.size import size_of
 from lathework.drawing.profile.overlay import overlay_sheet
+from lathework.drawing.profile.stamp import TURNS, rounding, stamp
 from lathework.drawing.profile.view import profile_sheet
 from lathework.errors import InputError
 from lathework.gauging.plating import pitch_growth
@@ -183,3 +184,25 @@ class Letters(unittest.TestCase):
             for word in words:
                 with self.subTest(text=text, word=word):
                     self.assertIn(word, told)
+
+
+class Stamps(unittest.TestCase):
+    def test_crests_and_roots_are_round_where_the_standard_rounds_both(self) -> None:
+        """BS 84: r = 0.137329 P; BS 93 (BA): r about 2/11 P, depth 0.6 P: every drawn point lies on its arc or flank."""
+        for name, radius, off in (("1/2 BSW", 0.137329, 1e-6), ("2 BA", 2 / 11, 1e-3)):
+            thread = read_designation(name)
+            self.assertAlmostEqual(rounding(thread), radius, delta=off)
+            sheet = stamp(thread)
+            [path] = sheet.paths
+            xs = [x for x, _ in path.lines[0][:-3]]
+            self.assertEqual(xs, sorted(xs), "the profile never turns back")
+            ys = [y for _, y in path.lines[0][:-3]]
+            pitch = sheet.width / TURNS
+            deep = (thread.major - thread.minor) / 2 / thread.pitch * pitch
+            self.assertAlmostEqual(max(ys) - min(ys), deep, places=6)
+
+    def test_flat_crests_stay_flat(self) -> None:
+        """ISO 68-1: a crest of P/8 and a root of P/4; drawn alike they are as wide together."""
+        sheet = stamp(read_designation("M16"))
+        line = sheet.paths[0].lines[0]
+        self.assertAlmostEqual(line[1][0] - line[0][0], line[3][0] - line[2][0])

@@ -19,18 +19,21 @@ from lathework.answers.book.pipe_hole import pipe_hole
 from lathework.answers.sheet_shown import sheet_shown
 from lathework.answers.size_shown import size_contract
 from lathework.answers.thread_shown import RowShown, row_shown
+from lathework.answers.values import length_shown
 from lathework.drawing.profile.stamp import stamp
 from lathework.drawing.svg import sheet_svg
 from lathework.errors import InputError
+from lathework.lengths import Span, read_length, within
 from lathework.threads.designation import Called, read_called
 from lathework.threads.families import SERIES
 from lathework.threads.library import library
 from lathework.threads.mating import mate
+from lathework.threads.near import SHARE, near
 from lathework.threads.thread import Thread
 from lathework.units import convert
 from server.book import actions
 from server.book.files import limits_csv
-from server.book.schemas import KeepIn, Kept, SeriesShown
+from server.book.schemas import HitShown, KeepIn, Kept, NearShown, SeriesShown, TickShown
 from server.kit.owned import drill_list
 from server.site.files import file_answer, file_in_schema
 from server.site.problems import PROBLEMS, answer
@@ -54,12 +57,14 @@ def _series() -> tuple[SeriesShown, ...]:
             least=min(some, key=lambda thread: thread.major_mm).designation,
             greatest=max(some, key=lambda thread: thread.major_mm).designation,
             picture=sheet_shown(stamp(some[len(some) // 2])),
+            sizes=tuple(TickShown(thread.designation, round(thread.major_mm, 4)) for thread in some),
         )
         for series, some in sizes.items()
     )
 
 
 _LONGEST = 60
+MEASURED = Span("What a thread measures", 0.5, 150)
 
 
 class CardQuery(Schema):
@@ -88,6 +93,16 @@ class CardQuery(Schema):
 def series(request: HttpRequest) -> HttpResponse:
     """The series of the book."""
     return answer(_series())
+
+
+@router.get("/near", response={200: NearShown, **PROBLEMS})
+def near_size(
+    request: HttpRequest, size: str = params.Query(..., max_length=_LONGEST), unit: Literal["in", "mm"] = "in"
+) -> HttpResponse:
+    """The threads of each series that measure about a `size` over their crests; a bare number is in `unit`."""
+    length = within(read_length(size, unit, "size"), MEASURED, "size")
+    hits = tuple(HitShown(one.thread.series, one.thread.designation, one.more) for one in near(length.mm))
+    return answer(NearShown(length_shown(length.mm), length.mm, SHARE, hits))
 
 
 @router.get("/rows", response={200: list[RowShown], **PROBLEMS})

@@ -4,12 +4,14 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 from dataclasses import dataclass, replace
+from typing import Literal
 
 from lathework.answers.values import FigureShown, Shown, figure_shown, length_shown, maybe_shown
+from lathework.bench.bench import Bench
 from lathework.bench.entry_words import entry_told
 from lathework.bench.size.drift import drift
 from lathework.cutting.dimension import Dimension, Measured
-from lathework.gauging.verdicts import MEANINGS
+from lathework.gauging.verdicts import MEANINGS, NUT_VERDICTS
 from lathework.part.stock import bar_for_batch, bar_used
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
@@ -24,12 +26,12 @@ OF_THE_CARD = ("reading", "verdict", "setting", "zero", "accept")
 
 @dataclass(frozen=True)
 class PointShown:
-    """A size of a piece, as it was measured last."""
+    """A size of a piece, as it was measured last; one that is still being cut is none yet."""
 
     piece: int
     mm: float
     size: Shown
-    within: bool
+    stands: Literal["within", "outside", "in work"]
 
 
 @dataclass(frozen=True)
@@ -64,13 +66,22 @@ class GaugedShown:
 
 
 @dataclass(frozen=True)
+class RungShown:
+    """What a nut may say of a thread, from too tight to too loose."""
+
+    said: str
+    passes: bool
+
+
+@dataclass(frozen=True)
 class ThreadsShown:
-    """A thread from piece to piece."""
+    """A thread from piece to piece; `rungs` are what a nut says, with whatever else was said here."""
 
     step: str
     title: str
     thread: str
     gauged: tuple[GaugedShown, ...]
+    rungs: tuple[RungShown, ...]
 
 
 @dataclass(frozen=True)
@@ -82,10 +93,24 @@ class CardLine:
 
 
 @dataclass(frozen=True)
+class PieceShown:
+    """A piece that is over, and whether it is a good one."""
+
+    piece: int
+    good: bool
+
+
+@dataclass(frozen=True)
 class BatchShown:
-    """A batch: pieces, sizes, threads; bar used and still wanted; the card of the first good piece."""
+    """A batch: pieces, sizes, threads; bar used and still wanted; the card of the first good piece.
+
+    `in_hand` is the piece that is being made, null where all are; `next` what is to be done to it.
+    """
 
     part: str
+    pieces: tuple[PieceShown, ...]
+    in_hand: int | None
+    next: str
     quantity: int
     good: int
     scrapped: int
@@ -106,14 +131,20 @@ def _last_readings(job: Job, part: str) -> dict[tuple[str, str], dict[int, float
     return of
 
 
-def _series(plan: Plan, step: Operation, dimension: Dimension, sizes: dict[int, float], last: int) -> SizeSeries:
-    """A size of a batch whose `last` piece will be of that number."""
+def _series(
+    plan: Plan, step: Operation, dimension: Dimension, sizes: dict[int, float], last: int, working: frozenset[int]
+) -> SizeSeries:
+    """A size of a batch whose `last` piece will be of that number; the pieces at which the step is still `working`."""
     target, pieces = dimension.target, sorted(sizes)
-    told = drift(pieces, [sizes[piece] for piece in pieces], target, plan.job.unit)
-    points = tuple(
-        PointShown(piece, sizes[piece], length_shown(sizes[piece]), target.low_mm <= sizes[piece] <= target.high_mm)
-        for piece in pieces
-    )
+    ended = [piece for piece in pieces if piece not in working]
+    told = drift(ended, [sizes[piece] for piece in ended], target, plan.job.unit)
+
+    def stands(piece: int) -> Literal["within", "outside", "in work"]:
+        if target.low_mm <= sizes[piece] <= target.high_mm:
+            return "within"
+        return "in work" if piece in working else "outside"
+
+    points = tuple(PointShown(piece, sizes[piece], length_shown(sizes[piece]), stands(piece)) for piece in pieces)
     band = (target.low_mm, target.aim_mm, target.high_mm)
     low, aim, high = map(length_shown, band)
     return SizeSeries(
@@ -134,13 +165,16 @@ def _series(plan: Plan, step: Operation, dimension: Dimension, sizes: dict[int, 
     )
 
 
-def _sizes(job: Job, plan: Plan, last: int) -> Iterator[SizeSeries]:
-    known = _last_readings(job, plan.job.part.id)
-    for step in plan.operations:
+def _sizes(job: Job, bench: Bench, last: int) -> Iterator[SizeSeries]:
+    part = bench.plan.job.part.id
+    known, over = _last_readings(job, part), set(job.pieces.filter(part=part).values_list("piece", flat=True))
+    done = {bench.piece: bench.done, **bench.aside}
+    for step in bench.plan.operations:
         for dimension in step.dimensions:
             sizes = known.get((step.key, dimension.measured))
             if sizes:
-                yield _series(plan, step, dimension, sizes, last)
+                working = {piece for piece in sizes if piece not in over and step.key not in done.get(piece, ())}
+                yield _series(bench.plan, step, dimension, sizes, last, frozenset(working))
 
 
 def _threads(job: Job, plan: Plan) -> Iterator[ThreadsShown]:
@@ -151,7 +185,10 @@ def _threads(job: Job, plan: Plan) -> Iterator[ThreadsShown]:
             gauged = tuple(
                 GaugedShown(row.piece, _OF[row.verdict].words, _OF[row.verdict].passes, row.eighths) for row in own
             )
-            yield ThreadsShown(step.key, step.title, step.thread.designation, gauged)
+            said = dict.fromkeys(row.verdict for row in own)
+            codes = dict.fromkeys((*NUT_VERDICTS, *said) if said.keys() & set(NUT_VERDICTS) else said)
+            rungs = tuple(RungShown(_OF[code].words, _OF[code].passes) for code in codes)
+            yield ThreadsShown(step.key, step.title, step.thread.designation, gauged, rungs)
 
 
 def _bar(plan: Plan, good: int, scrapped: int) -> tuple[FigureShown, ...]:
@@ -181,10 +218,13 @@ def batch_shown(now: Standing, part: int) -> BatchShown:
     first = whole.piece if whole else None
     return BatchShown(
         part=plan.job.part.id,
+        pieces=tuple(PieceShown(row.piece, row.good) for row in job.pieces.filter(part=plan.job.part.id)),
+        in_hand=bench.piece if bench.step else None,
+        next=bench.step.title if bench.step else "",
         quantity=plan.job.quantity,
         good=bench.good,
         scrapped=bench.scrapped,
-        sizes=tuple(_sizes(job, plan, plan.job.quantity + bench.scrapped)),
+        sizes=tuple(_sizes(job, bench, plan.job.quantity + bench.scrapped)),
         threads=tuple(_threads(job, plan)),
         bar=_bar(plan, bench.good, bench.scrapped),
         first=first,

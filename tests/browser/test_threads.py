@@ -37,9 +37,32 @@ class ThreadsPage(BrowserCase):
 
     def test_browse_a_series(self) -> None:
         self.page.goto("/threads")
-        self.choose("Series", "British Association (17)")
-        self.page.get_by_role("button", name="2 BA", exact=False).first.click()
+        self.page.get_by_role("button", name="British Association").click()
+        self.page.get_by_role("button", name="2 BA", exact=True).last.click()
         expect(self.page.get_by_text("the BA number")).to_be_visible()
+
+    def test_a_size_is_a_line_through_every_series(self) -> None:
+        """A worn 3/8: 3/8-16 UNC, 3/8 BSW and 3/8 BSF measure about so much, no metric coarse thread does."""
+        self.open("0.372")
+        rule = self.page.get_by_role("group", name="All sizes on one rule")
+        hits = rule.get_by_role("status").get_by_role("listitem")
+        expect(hits.filter(has_text="3/8-16 UNC")).to_have_count(1)
+        expect(hits.filter(has_text="3/8 BSW")).to_have_count(1)
+        expect(hits.filter(has_text="M10")).to_have_count(0)
+        expect(self.page.get_by_role("alert")).to_have_count(0)
+
+    def test_a_mark_is_pressed(self) -> None:
+        """The mark at 10 mm among the metric coarse threads is M10."""
+        self.page.goto("/threads")
+        rule = self.page.get_by_role("group", name="All sizes on one rule")
+        row = rule.locator(".line", has=self.page.get_by_role("button", name="Metric coarse"))
+        expect(row).to_be_visible()
+        self.drawn()
+        at = row.locator("svg.sizes").bounding_box()
+        scale = rule.locator(".foot text", has_text="10").first.bounding_box()
+        assert at is not None and scale is not None
+        self.page.mouse.click(scale["x"] + scale["width"] / 2, at["y"] + at["height"] / 2)
+        expect(self.page.get_by_role("heading", name="M10")).to_be_visible()
 
     def test_compare_two(self) -> None:
         self.open("1/4-20")

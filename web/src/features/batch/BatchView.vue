@@ -2,8 +2,8 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 
-import SizeChart from '@/features/batch/SizeChart.vue'
-import { asProblem, ask, client, type Schemas } from '@/shared/api/client'
+import BatchGrid from '@/features/batch/BatchGrid.vue'
+import { asProblem, ask, client } from '@/shared/api/client'
 import WaitingSign from '@/shared/controls/WaitingSign.vue'
 import EmptyShell from '@/shared/controls/EmptyShell.vue'
 import FigureValue from '@/shared/figures/FigureValue.vue'
@@ -26,16 +26,6 @@ const { data: bench } = useQuery({
   queryFn: () => ask(client.GET('/api/jobs/{job_id}/bench', { params: { path: { job_id: props.id } } })),
 })
 provideUnit(() => bench.value?.unit)
-/** Pieces one after the other that were gauged alike. */
-function runs(gauged: readonly Schemas['GaugedShown'][]) {
-  const found: { from: number; to: number; said: string; passes: boolean }[] = []
-  for (const { piece, said, passes } of gauged) {
-    const last = found.at(-1)
-    if (last?.said === said && last.to === piece - 1) last.to = piece
-    else found.push({ from: piece, to: piece, said, passes })
-  }
-  return found
-}
 useTitle(() => bench.value && `${bench.value.title}, batch`)
 const empty = computed(() => told.value && !told.value.sizes.length && !told.value.threads.length)
 </script>
@@ -51,7 +41,9 @@ const empty = computed(() => told.value && !told.value.sizes.length && !told.val
         ></span
       >
       <template v-if="!error">
-        <router-link :to="{ name: 'bench', params: { id } }">Open the bench</router-link>
+        <router-link v-if="empty || told?.in_hand === null" :to="{ name: 'bench', params: { id } }"
+          >Open the bench</router-link
+        >
         <router-link :to="{ name: 'plan', params: { id } }">Open the plan</router-link>
       </template>
     </header>
@@ -66,46 +58,32 @@ const empty = computed(() => told.value && !told.value.sizes.length && !told.val
       >No readings yet. Sizes and gauge results appear here as you record them at the bench.</EmptyShell
     >
     <template v-if="told && !empty">
-      <section class="sizes" aria-label="Sizes">
-        <SizeChart
-          v-for="series in told.sizes"
-          :key="`${series.step} ${series.measured}`"
-          :series="series"
-          :quantity="told.quantity"
-        />
-      </section>
-      <section v-for="thread in told.threads" :key="thread.step" aria-label="Threads">
-        <h2>
-          {{ thread.title }} <span class="fig">{{ thread.thread }}</span>
-        </h2>
-        <ol class="gauged">
-          <li v-for="one in runs(thread.gauged)" :key="one.from" :class="one.passes ? 'good' : 'bad'">
-            <strong
-              >{{ one.passes ? '✓' : '✗' }}
-              {{ one.to > one.from ? `pieces ${one.from} to ${one.to}` : `piece ${one.from}` }}</strong
-            >
-            <span class="small">{{ one.said }}</span>
-          </li>
-        </ol>
-      </section>
-      <section v-if="told.bar.length" class="bar" aria-label="Bar">
-        <FigureValue
-          v-for="figure in told.bar"
-          :key="figure.name"
-          :figure="figure"
-          :label="figure.name"
-          :open="false"
-        />
-      </section>
-      <section v-if="told.card.length" aria-label="First good piece">
-        <h2>First good piece (piece {{ told.first }})</h2>
-        <dl class="card">
-          <template v-for="(line, n) in told.card" :key="n">
-            <dt>{{ line.title }}</dt>
-            <dd>{{ line.told }}</dd>
-          </template>
-        </dl>
-      </section>
+      <BatchGrid class="rows" :batch="told" />
+      <aside class="side">
+        <section v-if="told.in_hand !== null" class="now" aria-label="Next">
+          <p class="small muted">Piece {{ told.in_hand }}, next</p>
+          <p class="next">{{ told.next }}</p>
+          <v-btn color="secondary" :to="{ name: 'bench', params: { id } }">Open the bench</v-btn>
+        </section>
+        <section v-if="told.bar.length" class="bar" aria-label="Bar">
+          <FigureValue
+            v-for="figure in told.bar"
+            :key="figure.name"
+            :figure="figure"
+            :label="figure.name"
+            :open="false"
+          />
+        </section>
+        <section v-if="told.card.length" aria-label="First good piece">
+          <h2>First good piece (piece {{ told.first }})</h2>
+          <dl class="card">
+            <template v-for="(line, n) in told.card" :key="n">
+              <dt>{{ line.title }}</dt>
+              <dd>{{ line.told }}</dd>
+            </template>
+          </dl>
+        </section>
+      </aside>
     </template>
   </div>
 </template>
@@ -113,7 +91,28 @@ const empty = computed(() => told.value && !told.value.sizes.length && !told.val
 <style scoped>
 .batch {
   display: grid;
-  gap: 22px;
+  grid-template-columns: minmax(0, 1fr) 296px;
+  gap: 20px 24px;
+  align-items: start;
+}
+.batch > :not(.rows, .side) {
+  grid-column: 1 / -1;
+}
+.side {
+  display: grid;
+  gap: 20px;
+}
+.now {
+  display: grid;
+  gap: 8px;
+  padding: 16px 20px;
+  background: var(--surface);
+  border: 1px solid var(--line);
+  border-radius: var(--round);
+}
+.next {
+  font-size: var(--s20);
+  font-weight: 700;
 }
 .head {
   display: flex;
@@ -124,27 +123,6 @@ const empty = computed(() => told.value && !told.value.sizes.length && !told.val
 .pieces {
   font-size: var(--s20);
 }
-.sizes {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(min(420px, 100%), 1fr));
-  gap: 24px;
-}
-.gauged {
-  list-style: none;
-  padding: 0;
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 18px;
-}
-.gauged li {
-  display: grid;
-}
-.good strong {
-  color: var(--good);
-}
-.bad strong {
-  color: var(--stop);
-}
 .bar {
   display: flex;
   flex-wrap: wrap;
@@ -152,11 +130,16 @@ const empty = computed(() => told.value && !told.value.sizes.length && !told.val
 }
 .card {
   display: grid;
-  grid-template-columns: minmax(140px, max-content) 1fr;
+  grid-template-columns: minmax(110px, max-content) 1fr;
   gap: 4px 20px;
 }
 .card dd {
   margin: 0;
+}
+@media (max-width: 1000px) {
+  .batch {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 @media (max-width: 520px) {
   .card {

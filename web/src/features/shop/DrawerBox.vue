@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 
+import RodStrip from '@/features/shop/RodStrip.vue'
 import ThingShape from '@/features/shop/ThingShape.vue'
 import type { Thing } from '@/features/shop/useKit'
 
-/** A drawer with what lies in it, drawn. */
+/** A drawer with what lies in it: dies as they look, taps and drills in a row by size, the rest by name. */
 const props = defineProps<{ name: string; inside: Thing[]; chosen: string }>()
 const emit = defineEmits<{ choose: [string] }>()
 const gone = (thing: Thing) => thing.state === 'missing' || thing.state === 'lent'
@@ -12,70 +13,182 @@ const count = computed(() => {
   const away = props.inside.filter(gone).length
   return away ? `${props.inside.length - away} of ${props.inside.length}` : String(props.inside.length)
 })
+const STRIPS: Record<string, string> = { tap: 'Taps', drill: 'Drills', reamer: 'Reamers' }
+/** More than these are seen at once as a row only. */
+const FEW = 3
+const of = (kind: string) => props.inside.filter((one) => one.kind === kind)
+const dies = computed(() => of('die'))
+const strips = computed(() =>
+  Object.entries(STRIPS)
+    .map(([kind, name]) => ({ kind, name, rods: of(kind) }))
+    .filter((one) => one.rods.length > FEW),
+)
+const rest = computed(() =>
+  props.inside.filter((one) => one.kind !== 'die' && !strips.value.some((strip) => strip.kind === one.kind)),
+)
+/** Dies side by side by their series, which is said once. */
+const groups = computed(() => {
+  const found = new Map<string, Thing[]>()
+  for (const one of dies.value) {
+    const series = one.short.split(' ').slice(1).join(' ')
+    found.set(series, [...(found.get(series) ?? []), one])
+  }
+  return [...found].map(([series, things]) => ({ series, things }))
+})
+const size = (thing: Thing) => thing.short.split(' ')[0] ?? ''
+/** Small enough that a box of dies is seen at once, each as large as the next says. */
+const SCALE = 1.3
+const label = (thing: Thing) => `${thing.name}${thing.state === 'ready' ? '' : `, ${thing.condition}`}`
 </script>
 
 <template>
   <section class="drawer" :aria-label="name">
     <h2>
-      {{ name }} <span class="muted small">{{ count }}</span>
+      {{ name }} <span class="muted count">{{ count }}</span>
     </h2>
-    <ul>
-      <li v-for="thing in inside" :key="thing.id">
-        <button
-          type="button"
-          class="thing"
-          :class="{ chosen: thing.id === chosen, gone: gone(thing) }"
-          :aria-pressed="thing.id === chosen"
-          :aria-label="`${thing.name}${thing.state === 'ready' ? '' : `, ${thing.condition}`}`"
-          @click="emit('choose', thing.id)"
-        >
-          <ThingShape :thing="thing" :gone="gone(thing)" />
-          <span class="small" :class="{ fig: thing.across_mm }">{{ thing.short }}</span>
-          <span v-if="thing.state !== 'ready'" class="state small">{{ thing.condition }}</span>
-        </button>
-      </li>
-    </ul>
+    <div class="inside">
+      <ul v-for="group in groups" :key="group.series" class="dies" :aria-label="group.series || name">
+        <li v-if="group.series" class="series muted small" aria-hidden="true">{{ group.series }}</li>
+        <li v-for="thing in group.things" :key="thing.id">
+          <button
+            type="button"
+            class="thing"
+            :class="{ chosen: thing.id === chosen, gone: gone(thing) }"
+            :aria-pressed="thing.id === chosen"
+            :aria-label="label(thing)"
+            :title="label(thing)"
+            @click="emit('choose', thing.id)"
+          >
+            <ThingShape :thing="thing" :gone="gone(thing)" :scale="SCALE" />
+            <span class="small" :class="{ fig: thing.across_mm }">{{ size(thing) }}</span>
+            <span v-if="thing.state !== 'ready'" class="state" aria-hidden="true">◆</span>
+          </button>
+        </li>
+      </ul>
+      <RodStrip
+        v-for="strip in strips"
+        :key="strip.kind"
+        :name="strip.name"
+        :rods="strip.rods"
+        :chosen="chosen"
+        @choose="(id) => emit('choose', id)"
+      />
+      <ul v-if="rest.length" class="words">
+        <li v-for="thing in rest" :key="thing.id">
+          <button
+            type="button"
+            class="word"
+            :class="{ chosen: thing.id === chosen }"
+            :aria-pressed="thing.id === chosen"
+            :aria-label="label(thing)"
+            @click="emit('choose', thing.id)"
+          >
+            {{ thing.name }}<span v-if="thing.state !== 'ready'" class="state">, {{ thing.condition }}</span>
+          </button>
+        </li>
+      </ul>
+    </div>
   </section>
 </template>
 
 <style scoped>
 .drawer {
-  background: var(--quiet);
-  border: 1px solid var(--line);
-  border-radius: var(--round);
-  padding: 12px 16px;
+  display: grid;
+  grid-template-columns: 104px minmax(0, 1fr);
+  gap: 4px 12px;
+  padding: 6px 0;
+  border-top: 1px solid var(--line);
 }
 h2 {
-  font-size: var(--s16);
-  display: flex;
-  justify-content: space-between;
+  font-size: var(--s14);
+  line-height: 20px;
 }
-ul {
+.count {
+  display: block;
+  font-weight: 400;
+}
+.inside {
+  display: grid;
+  gap: 4px;
+}
+.dies {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 10px;
   align-items: flex-end;
-  margin-top: 8px;
+}
+.series {
+  min-width: 36px;
+  padding-bottom: 4px;
 }
 .thing {
+  position: relative;
   border: 2px solid transparent;
   border-radius: 8px;
   background: none;
-  padding: 3px;
+  padding: 0;
   display: grid;
   justify-items: center;
   cursor: pointer;
-  min-width: 44px;
-  max-width: 150px;
+  min-width: 40px;
 }
 .thing:hover {
   border-color: var(--lagoon);
 }
-.thing.chosen {
+.thing.chosen,
+.word.chosen {
   border-color: var(--lagoon);
   color: var(--lagoon);
+  font-weight: 700;
+}
+.thing .state {
+  position: absolute;
+  top: -2px;
+  right: 0;
 }
 .state {
   color: var(--caution);
+  font-weight: 700;
+}
+.words {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 4px;
+}
+.words li:not(:last-child)::after {
+  content: '·';
+  color: var(--muted);
+}
+.word {
+  padding: 2px 4px;
+  border: 0;
+  background: none;
+  font: inherit;
+  font-size: var(--s14);
+  line-height: 20px;
+  text-align: left;
+  color: var(--ink);
+  cursor: pointer;
+}
+.word:hover {
+  color: var(--lagoon);
+  text-decoration: underline 1px;
+  text-underline-offset: 3px;
+}
+@media (max-width: 520px) {
+  .drawer {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .count {
+    display: inline;
+  }
+}
+@media (pointer: coarse) {
+  .thing {
+    min-width: 48px;
+    min-height: 56px;
+  }
+  .word {
+    min-height: 44px;
+  }
 }
 </style>

@@ -83,7 +83,7 @@ async function put() {
       label="What do you own? One line for each"
       placeholder="e.g. M3-M12 dies carbon"
       persistent-placeholder
-      rows="2"
+      rows="1"
       auto-grow
       variant="outlined"
       hide-details
@@ -91,13 +91,14 @@ async function put() {
       autocomplete="off"
       spellcheck="false"
     />
-    <p class="muted small">
-      Type it as you would say it, for example: <span class="fig">1/4 BSW split die 13/16</span>,
-      <span class="fig">0-10 BA taps</span>, <span class="fig">1-13 x 0.5 drills</span>,
+    <details class="muted small">
+      <summary>Type it as you would say it: examples</summary>
+      <span class="fig">1/4 BSW split die 13/16</span>, <span class="fig">0-10 BA taps</span>,
+      <span class="fig">1-13 x 0.5 drills</span>,
       <span class="fig">1/2 BSW die 1 x 3/8 worn, British box</span>,
       <span class="fig">1 in die holder 2MT</span>, <span class="fig">bench lathe 2MT screwed</span>,
       <span class="fig">5/8 brass bar 14 in</span>.
-    </p>
+    </details>
     <BusyButton v-if="wanted.length" type="submit" color="secondary" :busy="busy">
       {{ wanted.length === 1 ? 'Add 1 item to the shop' : `Add ${wanted.length} items to the shop` }}
     </BusyButton>

@@ -70,7 +70,6 @@ async function back() {
         <FittersOnly
           ><ShopAdd :add="add" :lathes="things.filter((one) => one.kind === 'lathe').length"
         /></FittersOnly>
-        <ShopFiles :add="add" :things="things" />
         <v-text-field
           v-if="things.length > MANY"
           v-model="wanted"
@@ -88,6 +87,7 @@ async function back() {
           :chosen="chosen"
           @choose="choose"
         />
+        <ShopFiles :add="add" :things="things" />
         <WaitingSign v-if="!data && !error" what="the shop" />
         <EmptyShell v-if="data && !things.length">
           Your shop is empty. Type what you own, one line for each set, rack or single tool.
@@ -127,11 +127,15 @@ async function back() {
 }
 .left {
   display: grid;
-  gap: 14px;
+  gap: 8px;
 }
+/* Always within the window: what is chosen is seen whole, however long the drawers are. */
 .right {
   position: sticky;
-  top: 12px;
+  top: 8px;
+  max-height: calc(100vh - 16px);
+  overflow-y: auto;
+  scrollbar-width: thin;
 }
 @media (max-width: 900px) {
   .halves {
@@ -139,6 +143,7 @@ async function back() {
   }
   .right {
     position: static;
+    max-height: none;
   }
   .right:has(.page) {
     order: -1;

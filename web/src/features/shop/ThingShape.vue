@@ -4,12 +4,18 @@ import { computed } from 'vue'
 import { type Thing, useKinds } from '@/features/shop/useKit'
 
 /** A thing drawn: dies, drills, blades and bars to scale, what has no one size as a sign of its kind. */
-const props = defineProps<{ thing: Pick<Thing, 'kind' | 'across_mm' | 'bore_mm' | 'said'>; gone: boolean }>()
+const props = defineProps<{
+  thing: Pick<Thing, 'kind' | 'across_mm' | 'bore_mm' | 'said'>
+  gone: boolean
+  /** Pixels a millimetre; things that lie side by side have the same. */
+  scale?: number
+}>()
 const PER_MM = 2.1
 const HIGH = 64
 const WIDEST = 60
-const radius = computed(() => Math.min((props.thing.across_mm * PER_MM) / 2, WIDEST))
-const bore = computed(() => (props.thing.bore_mm * PER_MM) / 2)
+const per = computed(() => props.scale ?? PER_MM)
+const radius = computed(() => Math.min((props.thing.across_mm * per.value) / 2, WIDEST))
+const bore = computed(() => (props.thing.bore_mm * per.value) / 2)
 /** Where the chip holes of a die lie round its thread, and how much metal there is between thread and rim. */
 const CLEARANCE = [
   [0.7, 0.7],

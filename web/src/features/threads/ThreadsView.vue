@@ -2,7 +2,6 @@
 import { computed, reactive, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 
-import BookOpening from '@/features/threads/BookOpening.vue'
 import ChoiceList from '@/shared/controls/ChoiceList.vue'
 import EmptyShell from '@/shared/controls/EmptyShell.vue'
 import HolePanel from '@/features/threads/HolePanel.vue'
@@ -16,7 +15,11 @@ import ThreadBench from '@/features/threads/ThreadBench.vue'
 import ThreadHead from '@/features/threads/ThreadHead.vue'
 import ThreadList from '@/features/threads/ThreadList.vue'
 import ThreadOverlay from '@/features/threads/ThreadOverlay.vue'
-import { provideUnit } from '@/shared/figures/useUnits'
+import SizeRule from '@/shared/threads/SizeRule.vue'
+import { useFavourites } from '@/features/threads/useFavourites'
+import { useLive } from '@/shared/api/useLive'
+import { ask, client } from '@/shared/api/client'
+import { provideUnit, useUnits } from '@/shared/figures/useUnits'
 import { useTitle } from '@/shared/state/useTitle'
 import { type CardQuery, EMPTY, useCard } from '@/features/threads/useCard'
 
@@ -34,6 +37,16 @@ const atSearch = computed(() =>
 )
 const shown = computed(() => (query.q.trim() && !atSearch.value ? card.value : null))
 useTitle(() => shown.value?.designation)
+const { kept } = useFavourites()
+const choices = computed(() => atSearch.value?.errors[0]?.choices ?? [])
+/** What is typed may be a size: then every series says what it has there. */
+const { unit } = useUnits()
+const { found: near } = useLive(
+  'near',
+  () => (query.q.trim() && !shown.value ? JSON.stringify([query.q.trim(), unit.value]) : null),
+  () =>
+    ask(client.GET('/api/threads/near', { params: { query: { size: query.q.trim(), unit: unit.value } } })),
+)
 
 function choose(designation: string) {
   Object.assign(query, { ...EMPTY, q: designation })
@@ -58,13 +71,13 @@ watch(
 </script>
 
 <template>
-  <div class="book">
-    <h1 v-if="!shown" class="sr">Threads</h1>
-    <aside class="side">
+  <div class="book" :class="{ open: shown }">
+    <header class="find">
+      <h1 v-if="!shown">Threads</h1>
       <v-text-field
         :model-value="query.q"
         label="Find a thread"
-        placeholder="e.g. 3/8-16, M8x1, G3/8"
+        placeholder="a name, or what it measures: 3/8-16, M8x1, 9.4 mm"
         density="comfortable"
         hide-details
         autocomplete="off"
@@ -74,12 +87,22 @@ watch(
         @update:model-value="(typed) => Object.assign(query, { ...EMPTY, q: typed })"
         @change="remember"
       />
-      <div v-if="atSearch" class="asked" role="alert">
+      <p v-if="!shown && kept.length" class="kept" role="group" aria-label="Favourites">
+        <span class="small muted">Favourites</span>
+        <plain-btn v-for="name in kept" :key="name" class="fig" @click="choose(name)">{{ name }}</plain-btn>
+      </p>
+      <div v-if="atSearch && !(near && !choices.length)" class="asked" role="alert">
         <p class="field-error">{{ atSearch.message }}</p>
-        <ChoiceList :choices="atSearch.errors[0]?.choices ?? []" @take="choose" />
+        <ChoiceList :choices="choices" @take="choose" />
       </div>
-      <ThreadList :chosen="shown?.designation" :series="shown?.series" @choose="choose" />
-    </aside>
+    </header>
+    <ThreadList
+      v-if="shown"
+      class="side"
+      :chosen="shown.designation"
+      :series="shown.series"
+      @choose="choose"
+    />
     <article v-if="shown" class="page">
       <ThreadHead
         :card="shown"
@@ -113,10 +136,10 @@ watch(
       <PipeHolePanel v-if="shown.designation && !shown.internal" :thread="shown.designation" />
       <ThreadOverlay v-if="shown.external" id="overlay" v-model:nut="nut" :bolt="shown.designation" />
     </article>
-    <BookOpening v-else-if="!query.q.trim()" @choose="choose" />
+    <SizeRule v-else-if="!query.q.trim() || near" class="whole" :near="near ?? undefined" @choose="choose" />
     <EmptyShell v-else-if="atSearch">{{
-      atSearch.errors[0]?.choices.length
-        ? 'Choose the thread you mean, on the left.'
+      choices.length
+        ? 'Choose the thread you mean.'
         : 'No thread of that name. Check the spelling, or identify the thread.'
     }}</EmptyShell>
     <WaitingSign v-else what="the thread" />
@@ -126,12 +149,36 @@ watch(
 <style scoped>
 .book {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 16px 32px;
+}
+.find {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 24px;
+  align-items: center;
+}
+.find > .v-input {
+  flex: 0 1 420px;
+}
+.find > .asked {
+  flex: 1 0 100%;
+}
+.kept {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 12px;
+  align-items: baseline;
+  margin-left: auto;
+}
+.open {
   grid-template-columns: 250px minmax(0, 1fr);
-  gap: 20px 32px;
+  grid-template-rows: auto 1fr;
+}
+.open > .page {
+  grid-area: 1 / 2 / 3 / 3;
 }
 .side {
-  display: grid;
-  gap: 14px;
   align-content: start;
 }
 .page {
@@ -148,17 +195,18 @@ watch(
 .empty {
   align-self: start;
 }
+/* What was asked for comes first; its neighbours stand under it. */
 @media (max-width: 900px) {
-  .book {
-    grid-template-columns: minmax(0, 1fr);
+  .open {
+    display: flex;
+    flex-direction: column;
+    align-items: stretch;
   }
-}
-@media print {
-  .side {
-    display: none;
+  .open > .side {
+    order: 1;
   }
-  .book {
-    grid-template-columns: minmax(0, 1fr);
+  .find > .v-input {
+    flex-basis: 100%;
   }
 }
 @media (min-width: 901px) {
@@ -173,6 +221,7 @@ watch(
   .book {
     display: block;
   }
+  .find,
   .side,
   .page > .hole,
   .page > .overlay {

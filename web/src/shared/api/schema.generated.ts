@@ -1698,6 +1698,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/threads/near": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Near Size
+         * @description The threads of each series that measure about a `size` over their crests; a bare number is in `unit`.
+         */
+        get: operations["server_book_api_near_size"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/threads/pipe-hole": {
         parameters: {
             query?: never;
@@ -2002,6 +2022,8 @@ export interface components {
         /**
          * BatchShown
          * @description A batch: pieces, sizes, threads; bar used and still wanted; the card of the first good piece.
+         *
+         *     `in_hand` is the piece that is being made, null where all are; `next` what is to be done to it.
          */
         BatchShown: {
             /** Bar */
@@ -2012,8 +2034,14 @@ export interface components {
             first: number | null;
             /** Good */
             good: number;
+            /** In Hand */
+            in_hand: number | null;
+            /** Next */
+            next: string;
             /** Part */
             part: string;
+            /** Pieces */
+            pieces: components["schemas"]["PieceShown"][];
             /** Quantity */
             quantity: number;
             /** Scrapped */
@@ -3183,6 +3211,18 @@ export interface components {
             doubt: string;
             /** Name */
             name: string;
+        };
+        /**
+         * HitShown
+         * @description The thread of a series that is nearest to a size, and how many more of the series are about as near.
+         */
+        HitShown: {
+            /** Designation */
+            designation: string;
+            /** More */
+            more: number;
+            /** Series */
+            series: string;
         };
         /**
          * HolderDesigned
@@ -4459,6 +4499,19 @@ export interface components {
             short: string;
         };
         /**
+         * NearShown
+         * @description A size that was typed, and the threads that measure about so much; `mm` and `share` are how wide about is.
+         */
+        NearShown: {
+            /** Hits */
+            hits: components["schemas"]["HitShown"][];
+            /** Mm */
+            mm: number;
+            /** Share */
+            share: number;
+            size: components["schemas"]["Shown"];
+        };
+        /**
          * NeedShown
          * @description Something a plan works with: what serves, with its id and where it lies, "" for what is missing; what to mind;
          *     what may stand in. `choices` are those that `field` of the document may name. `owns` is what to put in the shop, its
@@ -4726,6 +4779,16 @@ export interface components {
             side: number;
         };
         /**
+         * PieceShown
+         * @description A piece that is over, and whether it is a good one.
+         */
+        PieceShown: {
+            /** Good */
+            good: boolean;
+            /** Piece */
+            piece: number;
+        };
+        /**
          * PieceWaiting
          * @description A piece that was put down, and the title of the step that follows for it.
          */
@@ -4796,7 +4859,7 @@ export interface components {
         };
         /**
          * PointShown
-         * @description A size of a piece, as it was measured last.
+         * @description A size of a piece, as it was measured last; one that is still being cut is none yet.
          */
         PointShown: {
             /** Mm */
@@ -4804,8 +4867,11 @@ export interface components {
             /** Piece */
             piece: number;
             size: components["schemas"]["Shown"];
-            /** Within */
-            within: boolean;
+            /**
+             * Stands
+             * @enum {string}
+             */
+            stands: "within" | "outside" | "in work";
         };
         /**
          * PresetShown
@@ -5081,6 +5147,16 @@ export interface components {
             tpi: number | null;
         };
         /**
+         * RungShown
+         * @description What a nut may say of a thread, from too tight to too loose.
+         */
+        RungShown: {
+            /** Passes */
+            passes: boolean;
+            /** Said */
+            said: string;
+        };
+        /**
          * SampleIn
          * @description What an instrument shows, in its own `unit`; `at` is when, in seconds since 1970, now where it is null.
          */
@@ -5316,7 +5392,8 @@ export interface components {
         };
         /**
          * SeriesShown
-         * @description A series of the book: what it is called, how many sizes it holds, from which to which, its form drawn.
+         * @description A series of the book: what it is called, how many sizes it holds, from which to which, its form drawn, and how
+         *     wide each is over its crests.
          */
         SeriesShown: {
             /** Angle Deg */
@@ -5334,6 +5411,8 @@ export interface components {
             picture: components["schemas"]["SheetShown"];
             /** Series */
             series: string;
+            /** Sizes */
+            sizes: components["schemas"]["TickShown"][];
         };
         /**
          * ServingShown
@@ -6237,17 +6316,29 @@ export interface components {
         };
         /**
          * ThreadsShown
-         * @description A thread from piece to piece.
+         * @description A thread from piece to piece; `rungs` are what a nut says, with whatever else was said here.
          */
         ThreadsShown: {
             /** Gauged */
             gauged: components["schemas"]["GaugedShown"][];
+            /** Rungs */
+            rungs: components["schemas"]["RungShown"][];
             /** Step */
             step: string;
             /** Thread */
             thread: string;
             /** Title */
             title: string;
+        };
+        /**
+         * TickShown
+         * @description A thread as a mark on a rule: its name, and its major diameter in millimetres.
+         */
+        TickShown: {
+            /** Designation */
+            designation: string;
+            /** Mm */
+            mm: number;
         };
         /**
          * Told
@@ -14763,6 +14854,101 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MatingShown"];
+                };
+            };
+            /** @description Request cannot be read */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_book_api_near_size: {
+        parameters: {
+            query: {
+                size: string;
+                unit?: "in" | "mm";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NearShown"];
                 };
             };
             /** @description Request cannot be read */
