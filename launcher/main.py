@@ -115,6 +115,7 @@ def main(arguments: list[str]) -> int:
             from launcher.methods import print_gears
 
             typed = {"pitch": options.pitch, "leadscrew": options.leadscrew, "gears": ",".join(options.gears)}
+            typed |= {"gearbox": options.gearbox}
             typed |= {"dial_teeth": options.dial[0], "dial_lines": options.dial[1], "length": options.length}
             return print_gears(typed, as_json=options.json)
         case "identify":

@@ -130,6 +130,7 @@ def _of_threads(commands: Commands) -> None:
         metavar=("TEETH", "LINES"),
         help="thread dial: teeth of its gear, number of lines",
     )
+    gears.add_argument("--gearbox", default="", metavar="PITCHES", help="what a gearbox cuts: 8, 9, 10 tpi; 0.5, 1 mm")
     gears.add_argument("--length", default="", metavar="LENGTH", help="thread length, to show the total pitch error")
     gears.add_argument("--json", action="store_true", help=AS_JSON)
 

@@ -15,11 +15,12 @@ from lathework.errors import InputError
 from lathework.field_reader import FieldReader, in_its_unit
 from lathework.figures import Figure
 from lathework.lengths import Length, Span
-from lathework.methods.gears import Train, as_pitch_diameter, over_length, per_hundred, trains
+from lathework.methods.gearbox import Geared, settings
+from lathework.methods.gears import Train, as_pitch_diameter, over_length, per_hundred
 from lathework.methods.thread_dial import NutTimes, nut_times
 from lathework.shop.dial import check_dial
 from lathework.shop.kinds.lathes import DIAL_LINES, DIAL_TEETH, GEARS
-from lathework.shop.leadscrew import Lead, lead_of, read_lead
+from lathework.shop.leadscrew import Lead, lead_of, read_lead, read_leads
 from lathework.threads.designation import read_called
 from lathework.threads.thread import Thread
 
@@ -27,36 +28,47 @@ LENGTH = Span("A length of thread", 1, 600)
 USUAL_MM = 25.4
 """Length of thread over which an error is told where nobody says one: an inch."""
 SIXTY = 60.0
+LONGEST_BOX = 2000
+"""Characters of what a gearbox cuts."""
 
 
 @dataclass(frozen=True, slots=True)
-class Geared:
-    """The trains for a `pitch`, on a leadscrew, with the wheels owned; errors over `length_mm`; the `dial` by
-    its teeth and lines, 0 for none."""
+class Trains:
+    """The settings for a `pitch`, on a leadscrew, with the gearbox and the wheels owned; errors over `length_mm`; the
+    `dial` by its teeth and lines, 0 for none."""
 
     pitch: Lead
     leadscrew: Lead
-    trains: tuple[Train, ...]
+    settings: tuple[Geared, ...]
     dial: tuple[int, int]
     length_mm: float
     flank_angle_deg: float
 
-    def nuts(self, train: Train) -> NutTimes:
-        """When the half nuts may be closed with a train: what it really cuts decides, not the pitch that was wanted."""
-        teeth, marks = self.dial
-        return nut_times(train.cuts(self.leadscrew.mm), self.leadscrew.mm, teeth=teeth, marks=marks)
+    @property
+    def trains(self) -> tuple[Train, ...]:
+        """Those of the settings that have one."""
+        return tuple(one.train for one in self.settings if one.train)
 
-    def errors(self, train: Train) -> tuple[Figure, ...]:
+    def nuts(self, one: Geared) -> NutTimes:
+        """When the half nuts may be closed: what is really cut decides, not the pitch that was wanted."""
+        teeth, marks = self.dial
+        return nut_times(one.cuts(self.leadscrew.mm), self.leadscrew.mm, teeth=teeth, marks=marks)
+
+    def errors(self, one: Geared) -> tuple[Figure, ...]:
         """What a train is off: over 100 mm, over the thread, and what that costs of its pitch diameter."""
-        off = over_length(train, self.length_mm)
-        return per_hundred(train), off, as_pitch_diameter(off.value, self.flank_angle_deg)
+        if one.train is None:
+            return ()
+        off = over_length(one.train, self.length_mm)
+        return per_hundred(one.train), off, as_pitch_diameter(off.value, self.flank_angle_deg)
 
 
 @answer
 class TrainShown:
     """A train: its drivers and the wheels they drive, in words, what it is off, whether it meshes; when the half nuts
-    may be closed with it, and at which lines of the dial where it matters which."""
+    may be closed with it, and at which lines of the dial where it matters which. `box` is where a gearbox stands with
+    it, "" without one; no wheels where the box does it alone, and then nothing is drawn."""
 
+    box: str
     drivers: tuple[int, ...]
     driven: tuple[int, ...]
     words: str
@@ -65,7 +77,7 @@ class TrainShown:
     errors: tuple[FigureShown, ...]
     nuts: str
     lines: tuple[int, ...]
-    drawing: SheetShown
+    drawing: SheetShown | None
 
 
 @answer
@@ -96,9 +108,10 @@ def _pitch(reader: FieldReader) -> tuple[Lead, Thread | None] | None:
     return lead_of(thread), thread
 
 
-def _wheels(reader: FieldReader) -> tuple[int, ...]:
+def _wheels(reader: FieldReader, *, alone: bool) -> tuple[int, ...]:
+    """The wheels owned: there must be some where they work `alone`, without a gearbox."""
     gears = reader.numbers("gears", GEARS)
-    if not gears and not reader.errors:
+    if alone and not gears and not reader.errors:
         reader.fail("empty", "gears", "Type the teeth of your change gears, separated by commas: 20, 30, 40, 40, 65.")
     return tuple(int(teeth) for teeth in gears)
 
@@ -109,59 +122,61 @@ def _dial(reader: FieldReader) -> tuple[int, int]:
     return int(teeth or 0), int(lines or 0)
 
 
-def geared(typed: dict[str, str]) -> Geared:
-    """Trains for what was typed: pitch (or a thread), leadscrew, gears, dial_teeth, dial_lines, length.
+def geared(typed: dict[str, str]) -> Trains:
+    """Trains for what was typed: pitch (or a thread), leadscrew, gearbox, gears, dial_teeth, dial_lines, length.
 
     Raises InvalidDocument with every error beside its field.
     """
     reader = in_its_unit(typed, "pitch")
     pitch = _pitch(reader)
     screw = reader.made("leadscrew", reader.text("leadscrew", required=True), read_lead)
-    wheels, dial = _wheels(reader), _dial(reader)
+    box = reader.made("gearbox", reader.text("gearbox", longest=LONGEST_BOX), read_leads) or ()
+    wheels, dial = _wheels(reader, alone=not box), _dial(reader)
     length: Length | None = reader.length("length", LENGTH, optional=True)
     if reader.errors or pitch is None or screw is None:
         raise reader.invalid()
     lead, thread = pitch
     angle = thread.form.angle_deg if thread is not None else SIXTY
-    found = trains(lead.mm, screw.mm, wheels)
-    return Geared(lead, screw, found, dial, length.mm if length else USUAL_MM, angle)
+    found = settings(lead.mm, screw.mm, box, wheels)
+    return Trains(lead, screw, found, dial, length.mm if length else USUAL_MM, angle)
 
 
-def _train_shown(told: Geared, train: Train) -> TrainShown:
-    nuts = told.nuts(train)
+def _train_shown(told: Trains, one: Geared) -> TrainShown:
+    nuts, train = told.nuts(one), one.train
     return TrainShown(
-        train.drivers,
-        train.driven,
-        train.words,
-        train.off == 0,
-        train.meshes,
-        tuple(figure_shown(error) for error in told.errors(train)),
+        one.box.typed if one.box else "",
+        train.drivers if train else (),
+        train.driven if train else (),
+        one.words,
+        one.off == 0,
+        one.meshes,
+        tuple(figure_shown(error) for error in told.errors(one)),
         nuts.words,
         nuts.lines if nuts.every != 1 else (),
-        sheet_shown(train_sheet(train)),
+        sheet_shown(train_sheet(train)) if train else None,
     )
 
 
-def gears_shown(told: Geared) -> GearsShown:
+def gears_shown(told: Trains) -> GearsShown:
     """Trains for a screen."""
     ratio = told.pitch.mm / told.leadscrew.mm
     return GearsShown(
         told.pitch.typed,
         told.leadscrew.typed,
         f"{ratio.numerator}/{ratio.denominator}",
-        tuple(_train_shown(told, train) for train in told.trains),
+        tuple(_train_shown(told, one) for one in told.settings),
         (cautions.GEARS,),
     )
 
 
-def lines_of(told: Geared) -> Sequence[str]:
+def lines_of(told: Trains) -> Sequence[str]:
     """Trains for a terminal."""
     ratio = told.pitch.mm / told.leadscrew.mm
     lines = [f"{told.pitch.typed} with a {told.leadscrew.typed} leadscrew: {ratio.numerator}/{ratio.denominator}"]
-    for train in told.trains:
-        off = f"error {1000 * float(train.off):+.3f} in 1000" if train.off else "exact"
-        lines.append(f"  {train.words}  ({off}{'' if train.meshes else '; does not fit: a gear hits a shaft'})")
-        lines.append(f"      {told.nuts(train).words}")
-    if not told.trains:
+    for one in told.settings:
+        off = f"error {1000 * float(one.off):+.3f} in 1000" if one.off else "exact"
+        lines.append(f"  {one.words}  ({off}{'' if one.meshes else '; does not fit: a gear hits a shaft'})")
+        lines.append(f"      {told.nuts(one).words}")
+    if not told.settings:
         lines.append("  no set of these gears comes within 5 in 1000")
     return lines

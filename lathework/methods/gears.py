@@ -144,8 +144,11 @@ def _rank(train: Train) -> tuple[bool, bool, int, Fraction, int]:
     return not train.meshes, not good, pairs if good else 0, off, pairs
 
 
-def trains(lead: Fraction, leadscrew: Fraction, owned: Sequence[int]) -> tuple[Train, ...]:
-    """Trains that cut `lead` with a leadscrew of that lead (both in one unit), the best first.
+def trains(
+    lead: Fraction, leadscrew: Fraction, owned: Sequence[int], *, most_pairs: int = MOST_PAIRS
+) -> tuple[Train, ...]:
+    """Trains of at most so many pairs (a count) that cut `lead` with a leadscrew of that lead (both in one unit), the
+    best first.
 
     Those that mesh first; of them those that are as good as exact, the fewest wheels before the nearest; then those
     that come nearest. No wheel of `owned` is used more often than it is there. Source: lead cut / lead of the screw =
@@ -156,7 +159,7 @@ def trains(lead: Fraction, leadscrew: Fraction, owned: Sequence[int]) -> tuple[T
     ((40, 60), (65, 30), Fraction(0, 1))
     """
     out: list[Train] = []
-    for pairs in range(1, MOST_PAIRS + 1):
+    for pairs in range(1, most_pairs + 1):
         out += _few_of_each(lead / leadscrew, owned, pairs)
         if sum(train.off == 0 and train.meshes for train in out) >= MOST_ALIKE:
             break  # more wheels make none that is better

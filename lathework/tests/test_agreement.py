@@ -116,7 +116,7 @@ class HalfNuts(unittest.TestCase):
         wheels = {"setup.leadscrew": "8 tpi", "setup.gears": "63, 80, 80, 40"}
         made = plan({"part.sections.0.cut": "threading-tool", "part.sections.0.thread": "M8"} | wheels)
         asked = geared({"pitch": "M8", "leadscrew": "8 tpi", "gears": "63, 80, 80, 40"})
-        best = next(train for train in asked.trains if train.meshes)
+        best = next(one for one in asked.settings if one.meshes)
         nuts = asked.nuts(best)
         self.assertEqual((nuts.every, nuts.opens), (63, False))
         self.assertIn(nuts.words, step(made, "gear").notes)
@@ -125,9 +125,9 @@ class HalfNuts(unittest.TestCase):
     def test_a_train_tells_for_itself(self) -> None:
         """13 to the inch on 8: exact trains line up after 8 turns; one off by a little after its own number."""
         asked = geared({"pitch": "13 tpi", "leadscrew": "8 tpi", "gears": "20,30,40,50,60,65,80,37,47"})
-        for train in asked.trains:
-            wanted = train.ratio.numerator
-            self.assertEqual(asked.nuts(train).every, wanted, train.words)
+        for one in asked.settings:
+            assert one.train is not None
+            self.assertEqual(asked.nuts(one).every, one.train.ratio.numerator, one.words)
 
 
 class Sentences(unittest.TestCase):

@@ -188,7 +188,7 @@ class Letters(unittest.TestCase):
 
 class Stamps(unittest.TestCase):
     def test_crests_and_roots_are_round_where_the_standard_rounds_both(self) -> None:
-        """BS 84: r = 0.137329 P; BS 93 (BA): r about 2/11 P, depth 0.6 P: every drawn point lies on its arc or flank."""
+        """BS 84: r = 0.137329 P; BS 93 (BA): r about 2/11 P, depth 0.6 P."""
         for name, radius, off in (("1/2 BSW", 0.137329, 1e-6), ("2 BA", 2 / 11, 1e-3)):
             thread = read_designation(name)
             self.assertAlmostEqual(rounding(thread), radius, delta=off)

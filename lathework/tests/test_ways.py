@@ -87,7 +87,7 @@ def by_code(wanted: Wanted) -> dict[str, Any]:
 def stud(**more: Any) -> Wanted:
     """3/8-16, an inch long, in mild steel."""
     usual: dict[str, Any] = {"metal": materials()["mild-steel"], "length_mm": 25.4, "pieces": 6}
-    return wanted_thread(read_designation("3/8-16"), **(usual | more))
+    return wanted_thread(read_designation(more.pop("name", "3/8-16")), **(usual | more))
 
 
 class Contract(unittest.TestCase):
@@ -127,6 +127,9 @@ class Contract(unittest.TestCase):
                 self.assertLessEqual(torque, most)
                 self.assertGreaterEqual(speed, machine.speeds[0] if machine.speeds else 20.0)
                 self.assertGreaterEqual(wanted.turns, machine.run_down + 2 - 1e-9)
+            if one.torque is not None and not thread.taper and one.code != "die-head":
+                # At most nine tenths of the depth is cut before: a fifth of the area is left to hand or key.
+                self.assertLessEqual(torque * (1 - 0.9**2), 60 if driven else 30)
             if driven or one.code == "die-head":
                 self.assertFalse(thread.hand == "left" and machine.mount != "locked", one.code)
                 self.assertFalse(thread.taper, one.code)
@@ -190,6 +193,31 @@ class ByHand(unittest.TestCase):
         one = by_code(stud())["die-head"]
         speed = 1000 * 7 / (math.pi * 9.525)
         self.assertAlmostEqual(one.cycle.value, 16 / speed + 0.15 + 0.375)
+
+    def test_roughing_carries_its_own_set_up_and_passes(self) -> None:
+        """M30 x 3.5: kc P^2 D / 8000 is 92 N m in mild steel, of which 0.9 of the depth leaves a fifth to the hand. The
+        area, and so the passes, go as the square of the depth; gears, compound and tool are set as for any thread."""
+        ways = by_code(stud(name="M30", length_mm=40.0))
+        die, tool = ways["sliding-by-hand"], ways["threading-tool"]
+        torque = materials()["mild-steel"].cutting_force * 3.5**2 * 30 / 8000
+        share = next(one for one in (0.7, 0.8, 0.9) if torque * (1 - one**2) <= 30)
+        self.assertFalse(die.refused)
+        self.assertAlmostEqual(die.set_up.value, 5 + tool.set_up.value)
+        rough = share**2 * (tool.cycle.value - 1.5)
+        self.assertAlmostEqual(die.cycle.value, 2 * 40 / 3.5 * 0.04 + 0.75 + rough, places=6)
+
+    def test_what_no_hand_holds_is_refused(self) -> None:
+        """M64 x 6 in mild steel takes 576 N m, and 109 with nine tenths of its depth cut: single point alone."""
+        ways = rank(stud(name="M64", length_mm=60.0))
+        self.assertEqual(ways[0].code, "threading-tool")
+        dies = [one for one in ways if one.torque is not None]
+        self.assertTrue(all(one.refused for one in dies))
+        self.assertTrue(any("109 N m" in why for one in dies for why in one.refused))
+
+    def test_what_roughs_it_out_is_lacking_where_the_shop_has_none(self) -> None:
+        own = shop(("die", {"id": "k1", "thread": "M30", "across": "2-1/4 in"}))
+        ways = by_code(stud(name="M30", length_mm=40.0, things=own))
+        self.assertTrue(any("threading tool" in what for what in ways["stock-in-vise"].lacking))
 
     def test_it_breaks_even(self) -> None:
         """Set up in 30 against 5 minutes, each in 0.79 against 2.23: 25 / 1.44 is 17.3, so from 18 pieces on."""

@@ -121,13 +121,15 @@ def gears(
     pitch: str = Query(..., max_length=120),
     leadscrew: str = Query(..., max_length=120),
     gears: str = Query("", max_length=240),
+    gearbox: str = Query("", max_length=2000),
     dial_teeth: str = Query("", max_length=12),
     dial_lines: str = Query("", max_length=12),
     length: str = Query("", max_length=120),
     unit: Literal["in", "mm"] = "in",
 ) -> HttpResponse:
-    """Trains of the change gears owned that cut a pitch, or that of a thread; when the nuts may be closed."""
-    typed = {"pitch": pitch, "leadscrew": leadscrew, "gears": gears, "length": length, "unit": unit}
+    """Trains of the change gears owned that cut a pitch, or that of a thread, alone or before a gearbox; when the nuts
+    may be closed."""
+    typed = {"pitch": pitch, "leadscrew": leadscrew, "gears": gears, "length": length, "unit": unit, "gearbox": gearbox}
     return answer(gears_shown(geared(typed | {"dial_teeth": dial_teeth, "dial_lines": dial_lines})))
 
 

@@ -223,3 +223,15 @@ class Ways(BrowserCase):
         expect(page.get_by_text("a bare number could be either")).to_be_visible()
         type_into(screw, "3 mm")
         expect(trains).to_contain_text("◆ No train of these gears")
+
+    def test_gears_before_a_gearbox(self) -> None:
+        """25.4/8 x 50/127 is 1.25 mm: at 8 tpi, 50 drives 127. What the box cuts by itself needs no gears."""
+        page = self.page
+        page.goto("/gears?pitch=1.25+mm&leadscrew=8+tpi&gears=50,127")
+        type_into(page.get_by_role("textbox", name="Gearbox"), "8, 16, 20 tpi")
+        trains = page.get_by_role("region", name="Trains")
+        expect(trains).to_contain_text("gearbox at 8 tpi; 50 drives 127")
+        type_into(page.get_by_role("textbox", name="Pitch or thread"), "20 tpi")
+        expect(trains).to_contain_text("gearbox at 20 tpi, with its own gears")
+        type_into(page.get_by_role("textbox", name="Gearbox"), "8, 16")
+        expect(page.get_by_text("is not a list of pitches").or_(page.get_by_text("is not a pitch"))).to_be_visible()

@@ -131,7 +131,7 @@ class Working(unittest.TestCase):
             self.check(tuple(choosings(plan(base), ())))
         self.check(tuple(choosings(plan(body(bore("M10", depth="1/2"), bore("3/4-16", end="left", depth="1/2"))), ())))
         told = geared({"pitch": "M6", "leadscrew": "8 tpi", "gears": "20 30 40 50 60 63 80"})
-        self.assertGreater(self.check([told.errors(train) for train in told.trains]), 2)
+        self.assertGreater(self.check([told.errors(train) for train in told.settings]), 2)
 
     def test_tapers(self) -> None:
         for told, long in (("MT2", "2-1/2"), ("1:20", "1/2"), ("60°", "1/4"), ("1 in 50", "4")):

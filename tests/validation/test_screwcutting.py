@@ -13,11 +13,13 @@ from itertools import permutations
 from hypothesis import given
 from hypothesis import strategies as st
 
+from lathework.methods.gearbox import settings
 from lathework.methods.gears import Train, as_pitch_diameter, meshes, trains
 from lathework.methods.infeed import along_compound, compound_angle, pass_depths
 from lathework.methods.thread_dial import nut_times
 from lathework.methods.tool_form import thread_depth
 from lathework.shop.kit_choices import Point
+from lathework.shop.leadscrew import read_lead
 from lathework.threads.designation import read_designation
 from tests.validation.published import PublishedCase
 
@@ -234,6 +236,48 @@ class Gears(unittest.TestCase):
             self.assertEqual((len(found[0].wheels), abs(found[0].off)), min(good))
         elif found and found[0].meshes:
             self.assertGreater(abs(found[0].off), Fraction(1, 5000))
+
+    def test_a_gearbox_and_its_wheels(self) -> None:
+        """A metric lead through an inch box: 25.4/8 x 50/127 is 1.25 mm exactly, so 50 drives 127 at 8 tpi; so it is
+        with 63 and 127 and another pair for 5.25 mm. What the box has needs no wheels."""
+        box = tuple(read_lead(f"{count} tpi") for count in (4, 6, 8, 10, 12, 16, 20))
+        first = settings(Fraction(5, 4), INCH / 8, box, (50, 127, 40, 63, 20))[0]
+        assert first.box is not None and first.train is not None
+        self.assertEqual(
+            first.box.mm * Fraction(math.prod(first.train.drivers), math.prod(first.train.driven)), Fraction(5, 4)
+        )
+        coarse = settings(Fraction(21, 4), INCH / 8, box, (50, 127, 40, 63, 20))[0]
+        self.assertEqual((coarse.off, coarse.cuts(INCH / 8)), (0, Fraction(21, 4)))
+        self.assertEqual(len(coarse.train.wheels if coarse.train else ()), 4)
+        alone = settings(INCH / 12, INCH / 8, box, (50, 127))[0]
+        self.assertEqual((alone.train, alone.off), (None, 0))
+
+    @given(
+        owned=st.lists(st.sampled_from([20, 30, 40, 50, 60, 63, 80, 127]), min_size=2, max_size=5),
+        counts=st.lists(st.sampled_from([4, 6, 8, 9, 10, 11, 12, 13, 16, 20, 24]), min_size=1, max_size=5, unique=True),
+        wanted=st.sampled_from([Fraction(1), Fraction(5, 4), Fraction(3, 2), Fraction(21, 4), INCH / 13, INCH / 11]),
+    )
+    def test_none_better_is_missed_with_a_box(self, owned: list[int], counts: list[int], wanted: Fraction) -> None:
+        """Every setting with every order of two or four wheels tried one by one: what is told first is as good as any
+        that clears the shafts, and has no more wheels."""
+        box = tuple(read_lead(f"{count} tpi") for count in counts)
+        good: list[tuple[int, Fraction]] = []
+        for count in counts:
+            if INCH / count == wanted:
+                good.append((0, Fraction(0)))
+            for many in (2, 4):
+                for wheels in permutations(owned, many) if len(owned) >= many else ():
+                    drivers, driven = wheels[::2], wheels[1::2]
+                    if (many > 2 and set(drivers) & set(driven)) or not meshes(drivers, driven):
+                        continue
+                    off = abs(INCH / count * math.prod(drivers) / (wanted * math.prod(driven)) - 1)
+                    if off <= Fraction(1, 5000):
+                        good.append((many, off))
+        found = settings(wanted, INCH / 8, box, tuple(owned))
+        if good:
+            first = found[0]
+            self.assertTrue(first.meshes)
+            self.assertEqual((len(first.train.wheels) if first.train else 0, abs(first.off)), min(good))
 
     def test_one_to_one(self) -> None:
         """8 to the inch on a screw of 8 to the inch: a wheel drives one of its own size, with any idler between."""

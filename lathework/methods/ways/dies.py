@@ -5,9 +5,9 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from lathework.cutting.groove import TURNED_ROUND_STOP
-from lathework.cutting.roughing import HAND_BEARS_NM, KEYED_BEARS_NM, rough_share
+from lathework.cutting.roughing import HAND_BEARS_NM, bears
 from lathework.cutting.torque import what_holds
-from lathework.figures import Figure, Given
+from lathework.figures import Figure
 from lathework.methods.die_held_by import holdings
 from lathework.methods.die_holdings import DIE_HOLDINGS
 from lathework.methods.die_holdings.by_stock import GUIDE_BUSH
@@ -15,13 +15,12 @@ from lathework.methods.die_holdings.holding import DRIFTS, DieHolding
 from lathework.methods.under_power import why_not_driven, why_too_short
 from lathework.methods.ways.contract import Expected, Wanted, Way
 from lathework.methods.ways.minutes import left_over, set_up_minutes, there_and_back
+from lathework.methods.ways.roughed import Roughed, roughed
 from lathework.shop.fits import guides
 from lathework.shop.kinds import name_of
 from lathework.shop.kinds.die_holders import Bush, DieHolder, DieStock
 from lathework.shop.kinds.dies import Die
 
-ROUGHED_MIN = 6.0
-"""Minutes to rough a thread out first with a threading tool (practice)."""
 MANY_TURNS = 25.0
 """Turns from which a spindle turned by hand is a chore (practice)."""
 
@@ -37,11 +36,9 @@ class DieWay(Way):
         self.takes = (("cut", "die"), ("method.holder", holding.code))
         self.spoils = holding.spoils
 
-    def _share(self, wanted: Wanted) -> float:
-        """How deep it is roughed out first, as a share of its depth."""
-        if wanted.thread.taper:
-            return 0.0
-        return rough_share(wanted.torque().value, KEYED_BEARS_NM if self.holding.power else HAND_BEARS_NM)
+    def _roughed(self, wanted: Wanted) -> Roughed | None:
+        """How it is roughed out first, where it is."""
+        return roughed(wanted, wanted.torque().value, bears(power=self.holding.power))
 
     def refused(self, wanted: Wanted) -> Iterator[str]:
         """Jaws always; power where it is not safe; what cannot be squared or guided."""
@@ -50,6 +47,9 @@ class DieWay(Way):
             yield why
         if thread.single_point:
             yield "no die cuts this form in one pass"
+        first = self._roughed(wanted)
+        if first:
+            yield from first.refused()
         if not self.holding.power:
             return
         if thread.taper:
@@ -85,6 +85,9 @@ class DieWay(Way):
         bushes = [bush for bush in wanted.owned(Bush) if guides(bush, wanted.blank_mm).fits]
         if self.holding is GUIDE_BUSH and not bushes:
             yield "a guide bush bored to the blank"
+        first = self._roughed(wanted)
+        if first:
+            yield from first.lacking()
 
     def merits(self, wanted: Wanted) -> Iterator[str]:
         """What speaks for it."""
@@ -101,8 +104,9 @@ class DieWay(Way):
             yield off.words
         if ratio > DRIFTS:
             yield "at this length a nut shows the die's own pitch error"
-        if self._share(wanted):
-            yield f"takes {wanted.torque().value:.0f} N m on a full blank: rough out first with a threading tool"
+        first = self._roughed(wanted)
+        if first:
+            yield from first.faults(wanted.torque().value)
         if self.holding.power and wanted.shoulder:
             yield "if it runs into the shoulder the die breaks, or worse"
 
@@ -124,13 +128,15 @@ class DieWay(Way):
         return what_holds(wanted.torque().value).rstrip(".").lower()
 
     def set_up(self, wanted: Wanted) -> Figure:
-        """Holder and die set."""
-        return set_up_minutes(self.holding.set_up_min)
+        """Holder and die set; the tool that roughs it out, where one does."""
+        first = self._roughed(wanted)
+        return set_up_minutes(self.holding.set_up_min + (first.set_up_min if first else 0.0))
 
     def cycle(self, wanted: Wanted) -> Figure:
         """On and back off, by hand or at the speed of a die; roughing where it is too much in the solid."""
         speed = wanted.speed(wanted.metal.thread_speed) if self.holding.power else None
-        also = (Given("roughing", ROUGHED_MIN, "min"),) if self._share(wanted) else ()
+        first = self._roughed(wanted)
+        also = first.given() if first else ()
         return there_and_back(wanted.turns, speed=speed, off_lathe=self.holding.off_lathe, also=also)
 
     def expected(self, wanted: Wanted) -> Expected:

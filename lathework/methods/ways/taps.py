@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from lathework import cautions
+from lathework.cutting.roughing import bears
 from lathework.cutting.torque import what_holds
 from lathework.figures import Figure
 from lathework.methods.chase import SPAN_SHARE
@@ -13,6 +14,7 @@ from lathework.methods.under_power import why_not_driven, why_too_short
 from lathework.methods.ways.contract import Expected, Wanted, Way
 from lathework.methods.ways.dies import MANY_TURNS
 from lathework.methods.ways.minutes import left_over, set_up_minutes, there_and_back
+from lathework.methods.ways.roughed import Roughed, roughed
 from lathework.methods.ways.tools import InsideToolWay
 from lathework.shop.kinds.taps import Tap
 from lathework.threads.thread import Thread
@@ -21,8 +23,6 @@ TAPS_BY_HAND = 3.0
 """Taper, second and bottoming: a blind hole is gone through so often (practice)."""
 BOTTOMING_LEAD = 1.5
 """Threads of a bottoming tap's lead (practice)."""
-LARGEST_BY_HAND_NM = 60.0
-"""Torque in N m past which no wrench turns a tap steadily: chased out first (practice)."""
 ADJUSTED_MIN = 10.0
 """Minutes to bring an adjustable tap to size on its first hole (practice)."""
 ALIKE = 0.001
@@ -42,11 +42,18 @@ class TapWay(Way):
         self.takes = (("cut", "tap"), ("method.tapping", holding.code))
         self.spoils = holding.spoils
 
+    def _roughed(self, wanted: Wanted) -> Roughed | None:
+        """How it is roughed out first, where it is: what is held in a holder that slips is never so heavy."""
+        return None if self.holding.power else roughed(wanted, wanted.torque("tap").value, bears(power=False))
+
     def refused(self, wanted: Wanted) -> Iterator[str]:
-        """Power where it is not safe; forms no tap has."""
+        """Power where it is not safe; forms no tap has; what no wrench turns."""
         thread, machine = wanted.thread, wanted.machine
         if thread.single_point:
             yield "no tap cuts this form in one pass"
+        first = self._roughed(wanted)
+        if first:
+            yield from first.refused()
         if not self.holding.power:
             return
         if thread.taper:
@@ -70,10 +77,13 @@ class TapWay(Way):
             yield f"it {why}"
 
     def lacking(self, wanted: Wanted) -> Iterator[str]:
-        """The tap."""
+        """The tap, and what roughs the thread out for it."""
         named = wanted.thread.designation
         if wanted.things is not None and not any(tap.thread.designation == named for tap in wanted.owned(Tap)):
             yield f"a {named} tap"
+        first = self._roughed(wanted)
+        if first:
+            yield from first.lacking()
 
     def merits(self, wanted: Wanted) -> Iterator[str]:
         """What speaks for it."""
@@ -82,9 +92,9 @@ class TapWay(Way):
 
     def faults(self, wanted: Wanted) -> Iterator[str]:
         """What speaks against it."""
-        torque = wanted.torque("tap").value
-        if torque > LARGEST_BY_HAND_NM:
-            yield f"takes {torque:.0f} N m: cut most of the thread out first with a threading tool"
+        first = self._roughed(wanted)
+        if first:
+            yield from first.faults(wanted.torque("tap").value)
         if wanted.blind and not self.holding.power:
             yield "blind: taper, second and bottoming tap, one after the other"
 
@@ -99,14 +109,17 @@ class TapWay(Way):
         return what_holds(wanted.torque("tap").value, "tap").rstrip(".").lower()
 
     def set_up(self, wanted: Wanted) -> Figure:
-        """Tap held."""
-        return set_up_minutes(self.holding.set_up_min)
+        """Tap held; the tool that roughs the thread out, where one does."""
+        first = self._roughed(wanted)
+        return set_up_minutes(self.holding.set_up_min + (first.set_up_min if first else 0.0))
 
     def cycle(self, wanted: Wanted) -> Figure:
         """In and back out, once for each tap of the set where the hole is blind."""
         taps = TAPS_BY_HAND if wanted.blind and not self.holding.power else 1.0
         speed = wanted.speed(wanted.metal.thread_speed) if self.holding.power else None
-        return there_and_back(taps * wanted.turns, speed=speed, off_lathe=self.holding.off_lathe)
+        first = self._roughed(wanted)
+        also = first.given() if first else ()
+        return there_and_back(taps * wanted.turns, speed=speed, off_lathe=self.holding.off_lathe, also=also)
 
     def expected(self, wanted: Wanted) -> Expected:
         """The tap's lead; straight as it was started; its lead left at the bottom."""

@@ -7,7 +7,7 @@ from collections.abc import Iterator
 from lathework import cautions
 from lathework.figures import Figure, Given
 from lathework.methods.chase import LEAST_BORE_MM
-from lathework.methods.gears import best_train
+from lathework.methods.gearbox import best_setting
 from lathework.methods.infeed import first_pass_mm, pass_depths
 from lathework.methods.run_out import fastest
 from lathework.methods.tool_form import standard_tip, thread_depth, usual_point
@@ -16,7 +16,7 @@ from lathework.methods.ways.minutes import left_over, minutes, set_up_minutes
 from lathework.shop.kinds import name_of
 from lathework.shop.kinds.lathes import OwnLathe
 from lathework.shop.kinds.tools import Tool
-from lathework.shop.leadscrew import Lead, lead_of
+from lathework.shop.leadscrew import lead_of
 from lathework.units import convert
 
 FASTER = 2.0
@@ -33,11 +33,6 @@ LONG = 2.0
 """Length over diameter from which a thread's pitch and straightness count (practice)."""
 SPRINGS = 6.0
 """Length of a hole over its diameter from which no boring tool is stiff enough (practice)."""
-
-
-def in_box(lead: Lead, gearbox: tuple[Lead, ...]) -> Lead | None:
-    """The place of a gearbox that gives a lead, exactly; None where it has none."""
-    return next((one for one in gearbox if one.mm == lead.mm), None)
 
 
 class ToolWay(Way):
@@ -60,7 +55,7 @@ class ToolWay(Way):
         if screw is None:
             if lathes and not any(lathe.leadscrew for lathe in lathes):
                 yield f"a leadscrew ({name_of(lathes[0])}: pitch not given)"
-        elif machine.gears and not in_box(lead, machine.gearbox) and not best_train(lead.mm, screw.mm, machine.gears):
+        elif machine.gears and best_setting(lead.mm, screw.mm, machine.gearbox, machine.gears) is None:
             yield "change gears that cut its pitch"
 
     def lacking(self, wanted: Wanted) -> Iterator[str]:

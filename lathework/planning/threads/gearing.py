@@ -10,10 +10,10 @@ from lathework import cautions
 from lathework.cautions import Caution
 from lathework.figures import GEOMETRY, Figure, Given
 from lathework.methods.chase import advance
-from lathework.methods.gears import Train, as_pitch_diameter, best_train, over_length, per_hundred
+from lathework.methods.gearbox import best_setting
+from lathework.methods.gears import Train, as_pitch_diameter, over_length, per_hundred
 from lathework.methods.reversing import carriage_back
 from lathework.methods.thread_dial import closed_throughout, nut_times
-from lathework.methods.ways.tools import in_box
 from lathework.planning.work import Work
 from lathework.shop.leadscrew import lead_of
 from lathework.threads.thread import Thread
@@ -85,19 +85,19 @@ def gearing(work: Work, thread: Thread, length_mm: float) -> Gearing:
     """How to gear for a thread of `length_mm` (millimetres): the wheels of the job's lathe, or the advance alone."""
     setup, figures = work.job.setup, {"advance": advance(thread)}
     words = "Gear the leadscrew for {advance} per turn"
-    given = in_box(lead_of(thread), setup.gearbox)
-    if given is not None:
-        return _geared(work, f"Set the gearbox to {given.typed}, {{advance}} per turn.", figures, given.mm)
-    if setup.leadscrew is None or not setup.gears:
-        return _geared(work, f"{words}.", figures, lead_of(thread).mm)
-    train = best_train(lead_of(thread).mm, setup.leadscrew.mm, setup.gears)
-    if train is None:
+    lead, screw = lead_of(thread).mm, setup.leadscrew.mm if setup.leadscrew else None
+    found = best_setting(lead, screw, setup.gearbox, setup.gears)
+    if found and found.box and not found.train:
+        return _geared(work, f"Set the gearbox to {found.box.typed}, {{advance}} per turn.", figures, found.box.mm)
+    if screw is None or not setup.gears:
+        return _geared(work, f"{words}.", figures, lead)
+    train = found.train if found else None
+    if found is None or train is None:
         note = f"No train of your gears cuts {thread.designation}: see Gears for the nearest."
         return Gearing(f"{words}.", figures, (note, NO_TRAIN), opens=False)
     off, notes = _told(train, thread, length_mm)
     up, strained = _stepping_up(train)
-    cut_mm = train.cuts(setup.leadscrew.mm)
-    told = _geared(work, f"{words}: {train.words}.", figures | off | up, cut_mm, *notes, *strained)
+    told = _geared(work, f"{words}: {found.words}.", figures | off | up, found.cuts(screw), *notes, *strained)
     return replace(told, first_wheel=train.drivers[0], by_hand=bool(up))
 
 

@@ -13,6 +13,7 @@ const { typed, lathes, take, found, wrong, whole, problem } = useGears()
 const FIELDS: { field: GearField; label: string; hint: string }[] = [
   { field: 'pitch', label: 'Pitch or thread', hint: '13 tpi, 1.5 mm, M10' },
   { field: 'leadscrew', label: 'Leadscrew', hint: '8 tpi, 3 mm' },
+  { field: 'gearbox', label: 'Gearbox', hint: 'none; or 8, 9, 10 tpi; 0.5, 1 mm' },
   { field: 'gears', label: 'Change gears you own (teeth)', hint: '20, 30, 40, 40, 65' },
   { field: 'dial_teeth', label: 'Thread dial gear', hint: 'no dial' },
   { field: 'dial_lines', label: 'Thread dial lines', hint: 'no dial' },
@@ -70,7 +71,7 @@ const shown = computed(() => trains.value[picked.value] ?? trains.value[0])
         </p>
         <CautionLine :cautions="found.cautions" />
       </section>
-      <SheetDrawing v-if="shown" class="train" :sheet="shown.drawing" />
+      <SheetDrawing v-if="shown?.drawing" class="train" :sheet="shown.drawing" />
     </div>
     <WaitingSign v-else-if="whole && !problem" what="the trains" />
     <p v-else-if="!whole" class="muted">
@@ -98,6 +99,9 @@ const shown = computed(() => trains.value[picked.value] ?? trains.value[0])
 }
 .pitch,
 .leadscrew {
+  grid-column: span 2;
+}
+.gearbox {
   grid-column: span 2;
 }
 .gears {

@@ -14,9 +14,15 @@ const asked = ref<Figure | null>(null)
 <template>
   <li :class="{ chosen }">
     <button type="button" class="words" :aria-pressed="chosen" @click="emit('choose')">
-      <span class="muted">drivers </span><span class="fig">{{ train.drivers.join(' × ') }}</span>
-      <span class="muted">, driven </span>
-      <span class="fig">{{ train.driven.join(' × ') }}</span>
+      <template v-if="train.box"
+        ><span class="muted">gearbox at </span><span class="fig">{{ train.box }}</span
+        ><span v-if="train.drivers.length" class="muted">, </span></template
+      >
+      <template v-if="train.drivers.length">
+        <span class="muted">drivers </span><span class="fig">{{ train.drivers.join(' × ') }}</span>
+        <span class="muted">, driven </span>
+        <span class="fig">{{ train.driven.join(' × ') }}</span>
+      </template>
       <small class="muted">{{ train.words }}</small>
     </button>
     <span v-if="train.exact" class="exact">✓ exact</span>

@@ -5,7 +5,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { ask, asProblem, client } from '@/shared/api/client'
 import { useLathes } from '@/features/gears/useLathes'
 
-const FIELDS = ['pitch', 'leadscrew', 'gears', 'dial_teeth', 'dial_lines', 'length'] as const
+const FIELDS = ['pitch', 'leadscrew', 'gearbox', 'gears', 'dial_teeth', 'dial_lines', 'length'] as const
 export type GearField = (typeof FIELDS)[number]
 
 /** Trains for a pitch: what is typed stands in the address, so that a page can be kept and sent. */
@@ -23,7 +23,7 @@ export function useGears() {
   function take(id: string) {
     const found = lathes.value.find((one) => one.id === id)
     if (!found) return
-    for (const field of ['leadscrew', 'gears', 'dial_teeth', 'dial_lines'] as const)
+    for (const field of ['leadscrew', 'gearbox', 'gears', 'dial_teeth', 'dial_lines'] as const)
       typed[field] = found.said[field] ?? ''
   }
   watch(

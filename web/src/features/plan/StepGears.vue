@@ -14,6 +14,7 @@ const said = (field: string) => {
 const query = computed(() => ({
   pitch: props.pitch,
   leadscrew: said('leadscrew'),
+  gearbox: said('gearbox'),
   gears: said('gears'),
   dial_teeth: said('dial_teeth'),
   dial_lines: said('dial_lines'),
@@ -29,7 +30,7 @@ const train = computed(() => data.value?.trains.find((one) => one.meshes))
 
 <template>
   <div class="gears">
-    <SheetDrawing v-if="train" :sheet="train.drawing" />
+    <SheetDrawing v-if="train?.drawing" :sheet="train.drawing" />
     <p><router-link :to="{ name: 'gears', query }">All gear trains</router-link></p>
   </div>
 </template>

@@ -153,7 +153,8 @@ export interface paths {
         };
         /**
          * Gears
-         * @description Trains of the change gears owned that cut a pitch, or that of a thread; when the nuts may be closed.
+         * @description Trains of the change gears owned that cut a pitch, or that of a thread, alone or before a gearbox; when the nuts
+         *     may be closed.
          */
         get: operations["server_reference_api_gears"];
         put?: never;
@@ -6365,10 +6366,13 @@ export interface components {
         /**
          * TrainShown
          * @description A train: its drivers and the wheels they drive, in words, what it is off, whether it meshes; when the half nuts
-         *     may be closed with it, and at which lines of the dial where it matters which.
+         *     may be closed with it, and at which lines of the dial where it matters which. `box` is where a gearbox stands with
+         *     it, "" without one; no wheels where the box does it alone, and then nothing is drawn.
          */
         TrainShown: {
-            drawing: components["schemas"]["SheetShown"];
+            /** Box */
+            box: string;
+            drawing: components["schemas"]["SheetShown"] | null;
             /** Driven */
             driven: number[];
             /** Drivers */
@@ -7262,6 +7266,7 @@ export interface operations {
                 pitch: string;
                 leadscrew: string;
                 gears?: string;
+                gearbox?: string;
                 dial_teeth?: string;
                 dial_lines?: string;
                 length?: string;

@@ -1,0 +1,67 @@
+"""A thread roughed out on the leadscrew before its die or its tap: what that costs, and whether it is then borne."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+
+from lathework.cutting.roughing import rough_share
+from lathework.figures import Given
+from lathework.methods.ways.contract import Wanted
+from lathework.methods.ways.tools import TRYING_MIN, InsideToolWay, ToolWay
+from lathework.units import show_share
+
+
+@dataclass(frozen=True, slots=True)
+class Roughed:
+    """A thread cut to a `share` of its depth by a tool: it is set up like any thread on the leadscrew; the die or tap
+    is `left` with so many N m of what it `bears`."""
+
+    by: ToolWay
+    wanted: Wanted
+    share: float
+    left_nm: float
+    bears_nm: float
+
+    @property
+    def set_up_min(self) -> float:
+        """Minutes to change gears, set compound and tool."""
+        return self.by.set_up(self.wanted).value
+
+    @property
+    def each_min(self) -> float:
+        """Minutes of its passes for a piece: of equal area, so that a share of the depth takes its square of them; they
+        are tried on nothing."""
+        return self.share**2 * (self.by.cycle(self.wanted).value - TRYING_MIN)
+
+    def given(self) -> tuple[Given, ...]:
+        """The same beside the minutes of what finishes it."""
+        return (Given("roughing", self.each_min, "min"),)
+
+    def refused(self) -> Iterator[str]:
+        """Where nobody holds what is left."""
+        if self.left_nm > self.bears_nm:
+            yield (
+                f"takes {self.left_nm:.0f} N m even after {show_share(self.share)} of the depth is roughed out; "
+                f"at most {self.bears_nm:.0f} N m can be held"
+            )
+
+    def lacking(self) -> Iterator[str]:
+        """A threading tool, a leadscrew, wheels."""
+        yield from self.by.lacking(self.wanted)
+
+    def faults(self, torque_nm: float) -> Iterator[str]:
+        """That it is work of its own."""
+        yield f"takes {torque_nm:.0f} N m on a full blank: rough out first with a threading tool"
+
+
+_OUTSIDE, _INSIDE = ToolWay(), InsideToolWay()
+
+
+def roughed(wanted: Wanted, torque_nm: float, bears_nm: float) -> Roughed | None:
+    """How a thread of `torque_nm` is roughed out for a die or a tap that `bears_nm` can be held of (N m); None where it
+    is cut in the solid. A taper is never roughed."""
+    share = 0.0 if wanted.thread.taper else rough_share(torque_nm, bears_nm)
+    if not share:
+        return None
+    return Roughed(_INSIDE if wanted.inside else _OUTSIDE, wanted, share, torque_nm * (1 - share**2), bears_nm)
