@@ -216,7 +216,7 @@ class ByHand(unittest.TestCase):
 
     def test_what_roughs_it_out_is_lacking_where_the_shop_has_none(self) -> None:
         own = shop(("die", {"id": "k1", "thread": "M30", "across": "2-1/4 in"}))
-        ways = by_code(stud(name="M30", length_mm=40.0, things=own))
+        ways = by_code(replace(stud(name="M30", length_mm=40.0), things=own))
         self.assertTrue(any("threading tool" in what for what in ways["stock-in-vise"].lacking))
 
     def test_it_breaks_even(self) -> None:

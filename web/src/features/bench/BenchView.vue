@@ -24,6 +24,7 @@ import LessonLine from '@/features/bench/LessonLine.vue'
 import LivePanel from '@/features/bench/LivePanel.vue'
 import PassCounter from '@/features/bench/PassCounter.vue'
 import UnlikelyReading from '@/features/bench/UnlikelyReading.vue'
+import WayDown from '@/features/bench/WayDown.vue'
 import TurnCounter from '@/features/bench/TurnCounter.vue'
 import { useBench } from '@/features/bench/useBench'
 import { type Does, useBenchAction } from '@/features/bench/useBenchAction'
@@ -257,6 +258,7 @@ void load()
               :step="step.key"
             />
           </div>
+          <WayDown v-if="size && dimension && !listening && open" :size="size" :dimension="dimension" />
           <LivePanel
             v-if="listening && open"
             v-model:sound="sound"
