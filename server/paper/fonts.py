@@ -10,11 +10,12 @@ from fontTools.ttLib import TTFont as FontFile
 from reportlab.pdfbase import pdfmetrics
 from reportlab.pdfbase.ttfonts import TTFont
 
-WORDS, BOLD, FIGURES = "Conch", "Conch-Bold", "Conch-Figures"
+WORDS, BOLD, FIGURES, KEY = "Conch", "Conch-Bold", "Conch-Figures", "Conch-Figures-Bold"
 _FILES = {
     WORDS: "atkinson-hyperlegible-next-latin-400-normal.woff",
     BOLD: "atkinson-hyperlegible-next-latin-700-normal.woff",
     FIGURES: "atkinson-hyperlegible-mono-latin-400-normal.woff",
+    KEY: "atkinson-hyperlegible-mono-latin-700-normal.woff",
 }
 
 

@@ -9,7 +9,7 @@ from reportlab.lib.styles import ParagraphStyle
 from reportlab.platypus import Paragraph
 from reportlab.platypus.paraparser import ParaFrag
 
-from server.paper.fonts import BOLD, FIGURES, WORDS
+from server.paper.fonts import BOLD, KEY, WORDS
 
 SIZES = (1.0, 0.95, 0.9)
 """Sizes that still read at arm's length, the full one first."""
@@ -32,7 +32,7 @@ class Lettering:
         self._step = self._style(BOLD, 12.5, 15)
         self._do = self._style(WORDS, 12, 14.5)
         self._care = self._style(WORDS, 10, 12, leftIndent=6)
-        self._key = self._style(FIGURES, 13, 16, alignment=2)
+        self._key = self._style(KEY, 14, 17, alignment=2)
         self._models: dict[int, ParaFrag] = {}
 
     def _paragraph(self, *pieces: Piece) -> Paragraph:
@@ -71,5 +71,5 @@ class Lettering:
         return self._paragraph((text, self._care))
 
     def key(self, text: str) -> Paragraph:
-        """The one figure of a step, at the right."""
+        """The one figure of a step, at the right: the heaviest of it."""
         return self._paragraph((text, self._key))

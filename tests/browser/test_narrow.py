@@ -31,8 +31,8 @@ class Tablet(BrowserCase):
 
     def test_a_thread_by_touch_alone(self) -> None:
         self.page.goto("/threads")
-        self.choose("Series", "Whitworth (26)")
-        self.page.get_by_role("button", name="1/2 BSW").first.click()
+        self.page.get_by_role("button", name="Whitworth").click()
+        self.page.get_by_role("button", name="1/2 BSW", exact=True).last.click()
         expect(self.page.get_by_role("heading", name="1/2 BSW")).to_be_visible()
         self.page.get_by_role("button", name="Compare with another thread").click()
         field = self.page.get_by_label("Nut of another thread")

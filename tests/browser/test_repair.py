@@ -38,7 +38,7 @@ class Several(BrowserCase):
         """1/2 BSF in 1-1/4: in 1/2, clamped 7/8, washer 3/32, nut .45, out 1/8: 2.044; three parts, made in turn."""
         page, form = self.page, self.open_repair()
         type_into(form.get_by_role("textbox", name="Name of the job"), "Winding spindle")
-        type_into(form.get_by_role("textbox", name="Diameter of the worn part, in"), "1-1/4")
+        type_into(form.get_by_role("textbox", name="Worn part, diameter, in"), "1-1/4")
         type_into(form.get_by_role("textbox", name="Stud thread"), "1/2 bsf")
         type_into(form.get_by_role("textbox", name="Face to washer, in"), "7/8")
         type_into(form.get_by_role("textbox", name="Washer thickness, in", exact=True), "3/32")
@@ -115,7 +115,7 @@ class Several(BrowserCase):
     def test_a_repair_that_cannot_be_made_says_why_beside_the_field(self) -> None:
         form = self.open_repair()
         expect(form.get_by_role("textbox", name="Name of the job")).to_be_focused()
-        type_into(form.get_by_role("textbox", name="Diameter of the worn part, in"), "1/2")
+        type_into(form.get_by_role("textbox", name="Worn part, diameter, in"), "1/2")
         type_into(form.get_by_role("textbox", name="Stud thread"), "1/2 bsf")
         expect(form).to_contain_text("as large as the part it goes into")
         type_into(form.get_by_role("textbox", name="Stud thread"), "1/2")

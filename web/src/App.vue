@@ -111,6 +111,11 @@ useKeys([
   cursor: pointer;
   white-space: nowrap;
 }
+@media (pointer: coarse) {
+  .units button {
+    min-height: 44px;
+  }
+}
 .units button[aria-pressed='true'] {
   background: var(--lagoon);
   color: var(--ground);

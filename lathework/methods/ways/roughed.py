@@ -51,7 +51,7 @@ class Roughed:
         yield from self.by.lacking(self.wanted)
 
     def faults(self, torque_nm: float) -> Iterator[str]:
-        """That it is work of its own."""
+        """That it is work of its own: a die or a tap would take `torque_nm` (unit N m)."""
         yield f"takes {torque_nm:.0f} N m on a full blank: rough out first with a threading tool"
 
 
@@ -59,8 +59,8 @@ _OUTSIDE, _INSIDE = ToolWay(), InsideToolWay()
 
 
 def roughed(wanted: Wanted, torque_nm: float, bears_nm: float) -> Roughed | None:
-    """How a thread of `torque_nm` is roughed out for a die or a tap that `bears_nm` can be held of (N m); None where it
-    is cut in the solid. A taper is never roughed."""
+    """How a thread of `torque_nm` (unit N m) is roughed out for a die or a tap of which `bears_nm` (unit N m) can be
+    held; None where it is cut in the solid. A taper is never roughed."""
     share = 0.0 if wanted.thread.taper else rough_share(torque_nm, bears_nm)
     if not share:
         return None

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 
+import RowHead from '@/features/batch/RowHead.vue'
 import { type PieceRow, piecesOf, runsOf } from '@/features/batch/rows'
 import type { Schemas } from '@/shared/api/client'
 import { useUnits } from '@/shared/figures/useUnits'
@@ -38,9 +39,9 @@ const sizes = computed<Size[]>(() =>
   }),
 )
 const marks = (size: Size) => [
-  { name: 'most', y: size.y(size.series.high_mm), words: told(size.series.high).text },
-  { name: 'aim', y: size.y(size.series.aim_mm), words: told(size.series.aim).text },
-  { name: 'least', y: size.y(size.series.low_mm), words: told(size.series.low).text },
+  { name: 'most', y: size.y(size.series.high_mm), words: told(size.series.high).text, quiet: true },
+  { name: 'aim', y: size.y(size.series.aim_mm), words: told(size.series.aim).text, quiet: true },
+  { name: 'least', y: size.y(size.series.low_mm), words: told(size.series.low).text, quiet: true },
 ]
 
 interface Ladder {
@@ -101,15 +102,7 @@ const dieWords = (eighths: number) =>
       </thead>
       <tbody>
         <tr v-for="size in sizes" :key="`${size.series.step} ${size.series.measured}`">
-          <th scope="row" class="name">
-            <b>{{ size.series.title }}</b>
-            <span class="small muted">{{ size.series.name }}</span>
-            <ul class="marks" aria-label="Limits">
-              <li v-for="mark in marks(size)" :key="mark.name" :style="{ top: `${mark.y - 10}px` }">
-                <span class="muted">{{ mark.name }}</span> <span class="fig">{{ mark.words }}</span>
-              </li>
-            </ul>
-          </th>
+          <RowHead :title="size.series.title" :note="size.series.name" :marks="marks(size)" />
           <td class="track">
             <svg
               :width="wide"
@@ -163,20 +156,20 @@ const dieWords = (eighths: number) =>
             </p>
           </td>
         </tr>
-        <tr v-for="ladder in ladders" :key="ladder.thread.step" class="ladder">
-          <th scope="row" class="name">
-            <b>{{ ladder.thread.title }}</b> <span class="fig small">{{ ladder.thread.thread }}</span>
-            <ul class="marks rungs" aria-hidden="true">
-              <li
-                v-for="one in ladder.thread.rungs"
-                :key="one.said"
-                :class="{ muted: !one.passes }"
-                :style="{ top: `${ladder.rung(one.said) - 10}px` }"
-              >
-                {{ one.said }}
-              </li>
-            </ul>
-          </th>
+        <tr v-for="ladder in ladders" :key="ladder.thread.step">
+          <RowHead
+            ladder
+            :title="ladder.thread.title"
+            :note="ladder.thread.thread"
+            :marks="
+              ladder.thread.rungs.map((one) => ({
+                name: one.said,
+                y: ladder.rung(one.said),
+                words: '',
+                quiet: !one.passes,
+              }))
+            "
+          />
           <td class="track">
             <svg :width="wide" :height="ladder.high" aria-hidden="true">
               <rect
@@ -219,19 +212,13 @@ const dieWords = (eighths: number) =>
           </td>
         </tr>
         <tr v-for="die in dies" :key="`die ${die.thread.step}`">
-          <th scope="row" class="name">
-            <b>The die</b> <span class="small muted">{{ die.last ? dieWords(die.last.eighths) : '' }}</span>
-            <ul class="marks" aria-hidden="true">
-              <li
-                v-for="mark in die.marks"
-                :key="mark"
-                class="muted"
-                :style="{ top: `${die.y(mark) - 10}px` }"
-              >
-                {{ dieWords(mark) }}
-              </li>
-            </ul>
-          </th>
+          <RowHead
+            title="The die"
+            :note="die.last ? dieWords(die.last.eighths) : ''"
+            :marks="
+              die.marks.map((mark) => ({ name: dieWords(mark), y: die.y(mark), words: '', quiet: true }))
+            "
+          />
           <td class="track">
             <svg
               :width="wide"

@@ -17,7 +17,7 @@ const id = useId()
       :aria-describedby="id"
       @click="emit('toggle')"
     >
-      <b>{{ name }}</b> <span :id="id">{{ sentence }}</span>
+      <b>{{ name }}</b> <span :id="id" :title="sentence">{{ sentence }}</span>
     </button>
     <div v-if="open" class="panel"><slot></slot></div>
   </section>
@@ -59,6 +59,11 @@ section {
 .head[aria-expanded='true'] b {
   text-decoration: underline;
   text-underline-offset: 3px;
+}
+@media (pointer: coarse) {
+  .head {
+    min-height: 48px;
+  }
 }
 .panel {
   order: 1;

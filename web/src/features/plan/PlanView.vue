@@ -7,7 +7,6 @@ import ClashPanel from '@/features/plan/ClashPanel.vue'
 import DieRecord from '@/features/plan/DieRecord.vue'
 import WaitingSign from '@/shared/controls/WaitingSign.vue'
 import EmptyShell from '@/shared/controls/EmptyShell.vue'
-import FigureRow from '@/shared/figures/FigureRow.vue'
 import JobEnd from '@/features/plan/JobEnd.vue'
 import FactGroups from '@/features/plan/FactGroups.vue'
 import PartLine from '@/features/plan/PartLine.vue'
@@ -16,10 +15,10 @@ import PartTabs from '@/features/plan/PartTabs.vue'
 import PlanKit from '@/features/plan/PlanKit.vue'
 import PlanWays from '@/features/plan/PlanWays.vue'
 import PlanHead from '@/features/plan/PlanHead.vue'
+import PlanRun from '@/features/plan/PlanRun.vue'
 import PartShape from '@/features/plan/PartShape.vue'
 import StepDetail from '@/features/plan/StepDetail.vue'
 import StepGears from '@/features/plan/StepGears.vue'
-import StepList from '@/features/plan/StepList.vue'
 import UnreadableJob from '@/features/plan/UnreadableJob.vue'
 import { ownOf } from '@/features/plan/parts'
 import { useDocument } from '@/features/plan/useDocument'
@@ -264,22 +263,7 @@ useKeys([
       />
     </div>
     <div class="work">
-      <div class="run">
-        <StepList
-          :steps="steps"
-          :holdings="plan.holdings ?? []"
-          :chosen="chosen?.key ?? ''"
-          @choose="picked = $event"
-        />
-        <FigureRow :figures="plan.batch.map((figure) => ({ label: figure.name, figure }))" />
-        <p
-          v-for="note in plan.notices.filter((one) => !one.first)"
-          :key="note.code + note.field + note.text"
-          class="notice"
-        >
-          ◆ {{ note.text }}
-        </p>
-      </div>
+      <PlanRun :plan="plan" :steps="steps" :chosen="chosen?.key ?? ''" @choose="picked = $event" />
       <div class="seen">
         <div class="sheet">
           <PartDrawing
@@ -357,19 +341,10 @@ useKeys([
   gap: 20px;
   align-items: start;
 }
-.seen,
-.run {
+.seen {
   display: grid;
   gap: 12px;
   align-content: start;
-}
-/* The steps stay beside what is seen of them, however long that is. */
-.run {
-  position: sticky;
-  top: 8px;
-  max-height: calc(100vh - 16px);
-  overflow-y: auto;
-  scrollbar-width: thin;
 }
 /* Always there and always as high: what is offered after a change pushes nothing away. */
 .changes {
@@ -382,7 +357,6 @@ useKeys([
 .walk {
   color: var(--lagoon);
 }
-.notice,
 .against {
   color: var(--caution);
 }
@@ -397,10 +371,6 @@ useKeys([
   }
   .seen {
     order: -1;
-  }
-  .run {
-    position: static;
-    max-height: none;
   }
 }
 @media (max-width: 520px) {

@@ -67,6 +67,12 @@ function ends(at: number): string {
   padding: 6px 0 0 42px;
   font-weight: 700;
 }
+@media (pointer: coarse) {
+  .step {
+    min-height: 44px;
+    align-items: center;
+  }
+}
 .step:hover {
   background: var(--quiet);
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue'
 
 import type { Thing } from '@/features/shop/useKit'
 
@@ -16,6 +16,19 @@ const MOST = 16
 const thick = (one: Thing) => Math.max(LEAST, Math.min(MOST, one.across_mm * PER_MM))
 const tall = (one: Thing) => Math.min(HIGH, 13 + one.across_mm)
 
+/** A long set is drawn closer: all of it is seen at once. */
+const place = useTemplateRef<HTMLElement>('place')
+const room = ref(440)
+const watcher = new ResizeObserver(([entry]) => {
+  if (entry && entry.contentRect.width > 0) room.value = Math.floor(entry.contentRect.width)
+})
+onMounted(() => place.value && watcher.observe(place.value))
+onBeforeUnmount(() => watcher.disconnect())
+const closer = computed(() => {
+  const whole = props.rods.reduce((sum, one) => sum + thick(one) + GAP, 4)
+  return Math.min(1, (room.value - 4) / whole)
+})
+
 interface Rod {
   thing: Thing
   x: number
@@ -28,17 +41,17 @@ const laid = computed(() => {
   let at = 2
   let clear = 0
   const rods: Rod[] = props.rods.map((thing) => {
-    const width = thick(thing)
+    const width = thick(thing) * closer.value
     const rod = { thing, x: at, width, high: tall(thing), said: false }
     const half = 4.3 * thing.short.length
-    if (at + width / 2 - half >= clear - 2) {
+    if (at + width / 2 - half >= clear - 2 && at + width / 2 + half <= room.value) {
       rod.said = true
       clear = at + width / 2 + half + 12
     }
-    at += width + GAP
+    at += width + GAP * closer.value
     return rod
   })
-  return { rods, wide: Math.max(at, clear) }
+  return { rods, wide: Math.min(room.value, Math.max(at, clear)) }
 })
 const state = (one: Thing) => (one.state === 'ready' ? '' : `, ${one.condition}`)
 const fails = (one: Thing) => one.state === 'broken' || one.state === 'missing' || one.state === 'lent'
@@ -52,7 +65,7 @@ const CAP = 5
     <button type="button" class="name" :aria-expanded="listed" @click="listed = !listed">
       {{ name }}
     </button>
-    <div class="row">
+    <div ref="place" class="row">
       <svg :width="laid.wide" :height="HIGH + WORDS" role="group" :aria-label="`${name}, by size`">
         <g
           v-for="rod in laid.rods"
@@ -131,7 +144,6 @@ const CAP = 5
 }
 .row {
   min-width: 0;
-  overflow-x: auto;
 }
 svg {
   display: block;

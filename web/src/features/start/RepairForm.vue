@@ -67,7 +67,7 @@ const FIELDS = computed<{ key: Key; label: string; hint?: string; wide?: boolean
   { key: 'title', label: 'Name of the job', hint: 'e.g. winding spindle', wide: true },
   {
     key: 'across',
-    label: `Diameter of the worn part, ${unit.value}`,
+    label: `Worn part, diameter, ${unit.value}`,
     hint: unit.value === 'in' ? 'e.g. 1-1/8' : 'e.g. 28',
   },
   { key: 'thread', label: 'Stud thread', hint: 'e.g. 1/2 BSF, M12' },
@@ -76,18 +76,18 @@ const FIELDS = computed<{ key: Key; label: string; hint?: string; wide?: boolean
   { key: 'nut', label: `Nut thickness, ${unit.value}`, hint: 'blank = standard nut' },
   {
     key: 'out',
-    label: `Thread past the nut, ${unit.value}`,
+    label: `Thread past nut, ${unit.value}`,
     hint: choices.value?.empty['repair.out'],
   },
   {
     key: 'engaged',
-    label: `Thread engaged in the part, ${unit.value}`,
+    label: `Thread engaged, ${unit.value}`,
     hint: 'blank = by strength',
   },
 ])
 const METALS: { key: 'metal' | 'stud_metal'; label: string }[] = [
-  { key: 'metal', label: 'Material of the part' },
-  { key: 'stud_metal', label: 'Material of stud and nut' },
+  { key: 'metal', label: 'Part material' },
+  { key: 'stud_metal', label: 'Stud and nut' },
 ]
 const send = useActs()
 const remember = () => (kept.value = { ...typed.value })

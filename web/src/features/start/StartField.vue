@@ -12,7 +12,8 @@ const typed = defineModel<string>({ required: true })
 /** The cursor goes to the first field as the form appears; `autofocus` would take it from the next one, a frame late. */
 const input = useTemplateRef<VTextField>('input')
 onMounted(() => {
-  if (props.first) input.value?.focus()
+  // Who goes from shape to shape by keys stays among them.
+  if (props.first && !document.querySelector('[role=radio]:focus-visible')) input.value?.focus()
 })
 </script>
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { onMounted, ref, useTemplateRef } from 'vue'
 import { useRouter } from 'vue-router'
 
 import { useSize } from '@/shared/api/useSize'
@@ -10,17 +10,22 @@ const props = defineProps<{ thread: string }>()
 const router = useRouter()
 const text = ref(props.thread)
 const { size, problem } = useSize(text)
+const input = useTemplateRef<{ focus: () => void }>('input')
+onMounted(() => {
+  // Who goes from shape to shape by keys stays among them.
+  if (!document.querySelector('[role=radio]:focus-visible')) input.value?.focus()
+})
 const show = () => size.value && router.push({ name: 'threads', query: { q: size.value.designation } })
 </script>
 
 <template>
   <form class="known" aria-label="Look up a thread" novalidate @submit.prevent="show">
     <v-text-field
+      ref="input"
       v-model="text"
       label="Thread"
       placeholder="e.g. 3/8-16, M8x1, 1/4 bsw, G3/8, 2ba"
       persistent-placeholder
-      autofocus
       autocomplete="off"
       :error-messages="problem?.message"
     />

@@ -130,6 +130,11 @@ tbody th {
   cursor: pointer;
   color: var(--muted);
 }
+@media (pointer: coarse) {
+  .cell {
+    min-height: 44px;
+  }
+}
 .cell.own {
   color: var(--ink);
   font-weight: 700;

@@ -116,6 +116,11 @@ h2 {
   cursor: pointer;
   text-align: left;
 }
+@media (pointer: coarse) {
+  .row {
+    min-height: 44px;
+  }
+}
 .row:hover {
   background: var(--quiet);
 }

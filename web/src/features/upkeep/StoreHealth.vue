@@ -77,7 +77,6 @@ dt {
   font-size: var(--s14);
 }
 dd {
-  font-size: var(--s28);
   font-weight: 700;
 }
 .findings {

@@ -33,6 +33,14 @@ const place = (label: Schemas['LabelShown']) => ({
   left: `${(label.x / props.sheet.width) * 100}%`,
   top: `${((label.y - 5) / props.sheet.height) * 100}%`,
 })
+/** What a finger finds of a dimension: its words, and as much round them as the rows leave. */
+const CHAR = 8.85
+const TALL = 30
+function hit(label: Schemas['LabelShown']) {
+  const wide = Math.max(48, CHAR * words(label).length + 12)
+  const before = { start: 6, middle: wide / 2, end: wide - 6 }[label.anchor]
+  return { x: label.x - before, y: label.y - 5 - TALL / 2, width: wide, height: TALL }
+}
 const editable = (label: Schemas['LabelShown']) => !props.fixed && label.field !== ''
 
 /** What stood there when it was pressed: Escape puts it back. */
@@ -96,6 +104,7 @@ function leave() {
         @keydown.enter.prevent="edit(label, $event)"
         @keydown.space.prevent="edit(label, $event)"
       >
+        <rect v-if="editable(label)" class="hit" v-bind="hit(label)" />
         <text :x="label.x" :y="label.y" :text-anchor="label.anchor">{{ words(label) }}</text>
       </g>
     </svg>
@@ -226,6 +235,9 @@ text {
 .note text {
   font-family: var(--words);
   fill: var(--coral);
+}
+.hit {
+  fill: transparent;
 }
 .editable {
   cursor: text;

@@ -57,6 +57,12 @@ const shown = computed(() => told(props.figure.shown))
   cursor: pointer;
   white-space: nowrap;
 }
+@media (pointer: coarse) {
+  .value {
+    padding-block: 8px;
+    margin-block: -8px;
+  }
+}
 .value .fig {
   font-size: 1.3em;
   font-weight: 700;
