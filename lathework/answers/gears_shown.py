@@ -16,7 +16,7 @@ from lathework.field_reader import FieldReader, in_its_unit
 from lathework.figures import Figure
 from lathework.lengths import Length, Span
 from lathework.methods.gearbox import Geared, settings
-from lathework.methods.gears import Train, as_pitch_diameter, over_length, per_hundred
+from lathework.methods.gears import as_pitch_diameter, over_length, per_hundred
 from lathework.methods.thread_dial import NutTimes, nut_times
 from lathework.shop.dial import check_dial
 from lathework.shop.kinds.lathes import DIAL_LINES, DIAL_TEETH, GEARS
@@ -43,11 +43,6 @@ class Trains:
     dial: tuple[int, int]
     length_mm: float
     flank_angle_deg: float
-
-    @property
-    def trains(self) -> tuple[Train, ...]:
-        """Those of the settings that have one."""
-        return tuple(one.train for one in self.settings if one.train)
 
     def nuts(self, one: Geared) -> NutTimes:
         """When the half nuts may be closed: what is really cut decides, not the pitch that was wanted."""

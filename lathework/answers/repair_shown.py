@@ -74,7 +74,7 @@ def repair_sketch(
             repair = stud_repair(asked, method, setup)
         except InputError as error:
             # What is wrong is said beside its field; the drawing goes on without it.
-            field = error.field
+            field = "across" if error.code == "does-not-fit" else error.field
             usual = _usual(asked, field)
             if field in assumed or not hasattr(asked, field):
                 return RepairSketch(None, tuple(assumed))

@@ -9,7 +9,7 @@ from lathework.errors import InputError
 from lathework.fits.fit import FIT, FitCode, Makes
 
 _LETTERS = re.compile(
-    r"^(?P<size>.*[\d\s.)\"″”])(?P<first>[A-HJKMNPR-V]{1,2}\d{1,2})(?:\s*/\s*(?P<second>[A-HJKMNPR-V]{1,2}\d{1,2}))?$",
+    r"^(?P<size>.*(?:[\d\s.)\"″”]|mm|in))(?P<first>[A-HJKMNPR-V]{1,2}\d{1,2})(?:\s*/\s*(?P<second>[A-HJKMNPR-V]{1,2}\d{1,2}))?$",
     re.IGNORECASE | re.ASCII,
 )
 """A size and one or two tolerances; a drill's letter has no grade behind it, I L O Q W are no tolerance zones."""

@@ -8,7 +8,7 @@ from dataclasses import replace
 from lathework.errors import InputError
 from lathework.fits.called import read_fit
 from lathework.fits.fit import Makes
-from lathework.job.typed import Typed
+from lathework.job.typed import Typed, head_is_bar
 from lathework.lengths import read_length
 from lathework.part.stock import read_bar
 from lathework.threads.designation import read_called
@@ -66,11 +66,6 @@ class _Sizes:
             return read_length(text, self.typed.unit, name).mm if text else None
         except InputError:
             return None
-
-    @property
-    def hexagon_bar(self) -> bool:
-        """Whether a head's flats are those of its bar."""
-        return not self.typed.flats.strip() and read_bar(self.typed.stock)[1] == "hexagon"
 
     def bar(self) -> float:
         """The bar, at least as wide as what is made of it."""
@@ -154,7 +149,7 @@ def assumed(typed: Typed) -> Typed:
         threaded="" if tapped and sizes.given("threaded") is None else length("threaded", sizes.threaded()),
         shank=length("shank", SHANK * sizes.across),
         shank_length=length("shank_length", sizes.shank_length()),
-        flats="" if sizes.hexagon_bar else length("flats", FLATS * sizes.across),
+        flats="" if head_is_bar(typed) else length("flats", FLATS * sizes.across),
         head=length("head", KNOB * sizes.across),
         knurl=typed.knurl if sizes.given("knurl") is not None else "",
         overall=length("overall", sizes.overall()),

@@ -12,8 +12,7 @@ from lathework.job.beginnings import BEGINNINGS, AskedField, Start
 from lathework.job.declaration import FORMAT, METHOD, SETUP, VERSION
 from lathework.job.document import read_document
 from lathework.job.part_declaration import SECTION
-from lathework.job.typed import Typed, with_usual
-from lathework.part.stock import read_bar
+from lathework.job.typed import Typed, head_is_bar, with_usual
 from lathework.threads.designation import read_called
 from lathework.units import LengthUnit
 
@@ -129,7 +128,7 @@ def _sections(typed: Typed) -> list[Json]:
         case "screw" | "sample":
             shank = _section("s2", "round", across=typed.shank, length=typed.shank_length)
             return [thread("s1"), shank, _section("s3", "bar")]
-        case "plug" if not typed.flats.strip() and read_bar(typed.stock)[1] == "hexagon":
+        case "plug" if head_is_bar(typed):
             return [thread("s1"), _section("s2", "bar")]
         case "plug":
             return [thread("s1"), _section("s2", "hexagon", across=typed.flats)]

@@ -44,6 +44,11 @@ class Typed:
     readings: Mapping[str, str] = field(default_factory=dict)
 
 
+def head_is_bar(typed: Typed) -> bool:
+    """Whether the flats of a plug's head are those of its bar: hexagon bar, and no other flats wanted."""
+    return typed.start == "plug" and not typed.flats.strip() and read_bar(typed.stock)[1] == "hexagon"
+
+
 def with_usual(typed: Typed) -> Typed:
     """The form with the usual sizes of its thread where they are empty: a nut's hexagon and height, a bolt's head."""
     try:
@@ -53,7 +58,7 @@ def with_usual(typed: Typed) -> Typed:
     flats, high = (_as_typed(figure, typed.unit) for figure in nut_sizes(thread))
     if typed.start == "nut":
         return replace(typed, stock=typed.stock.strip() or flats, overall=typed.overall.strip() or high)
-    if typed.start == "plug" and read_bar(typed.stock)[1] != "hexagon":
+    if typed.start == "plug" and not head_is_bar(typed):
         return replace(typed, flats=typed.flats.strip() or flats)
     return typed
 

@@ -27,6 +27,7 @@ from lathework.part.fitted import bore_limits, section_limits
 from lathework.part.stock import read_bar
 from lathework.planning.plan import make_plan
 
+SIZES = ["26", "1-1/4", "25,4", ".5", "25,4 mm", "1 in"]
 BUSH = Typed("bush", "mm", title="Guide bush", quantity="2", stock="32", shank="26", hole="20", overall="25")
 STUD = Typed("stud", "in", title="Studs", thread="3/8-16", quantity="2", stock="5/8", threaded="1", overall="2")
 
@@ -87,7 +88,10 @@ class Fits(unittest.TestCase):
             job_of(replace(BUSH, shank="26 m6"))
         self.assertEqual([error.field for error in refused.exception.errors], ["shank"])
 
-    @given(st.sampled_from([fit for fit in FIT.values() if fit.letter]), st.sampled_from(["26", "1-1/4", "25,4", ".5"]))
+    @given(
+        st.sampled_from([fit for fit in FIT.values() if fit.letter]),
+        st.sampled_from(SIZES),
+    )
     def test_every_fit_is_read_as_drawings_write_it(self, fit: Any, size: str) -> None:
         shaft, hole = f"{fit.letter}{fit.shaft_grade}", f"H{fit.hole_grade}"
         for text in (

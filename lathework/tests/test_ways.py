@@ -195,16 +195,20 @@ class ByHand(unittest.TestCase):
         self.assertAlmostEqual(one.cycle.value, 16 / speed + 0.15 + 0.375)
 
     def test_roughing_carries_its_own_set_up_and_passes(self) -> None:
-        """M30 x 3.5: kc P^2 D / 8000 is 92 N m in mild steel, of which 0.9 of the depth leaves a fifth to the hand. The
-        area, and so the passes, go as the square of the depth; gears, compound and tool are set as for any thread."""
-        ways = by_code(stud(name="M30", length_mm=40.0))
+        """M30 x 3.5: kc P^2 D / 8000 is 92 N m in mild steel, of which 0.9 of the depth leaves a fifth to the hand.
+        Half the passes of equal area from 0.2 mm, 24 at most, each as long as a pass of the whole thread; gears,
+        compound and tool are set as for any."""
+        wanted = stud(name="M30", length_mm=40.0)
+        ways = {one.code: one for one in rank(wanted)}
         die, tool = ways["sliding-by-hand"], ways["threading-tool"]
         torque = materials()["mild-steel"].cutting_force * 3.5**2 * 30 / 8000
         share = next(one for one in (0.7, 0.8, 0.9) if torque * (1 - one**2) <= 30)
         self.assertFalse(die.refused)
         self.assertAlmostEqual(die.set_up.value, 5 + tool.set_up.value)
-        rough = share**2 * (tool.cycle.value - 1.5)
-        self.assertAlmostEqual(die.cycle.value, 2 * 40 / 3.5 * 0.04 + 0.75 + rough, places=6)
+        passes = min(24, math.ceil((share * (wanted.blank_mm - (30 - 1.0825318 * 3.5)) / 2 / 0.2) ** 2 / 2))
+        given = {one.name: one.value for one in tool.cycle.inputs}
+        each = given["turns"] / given["speed"] + given["return"]
+        self.assertAlmostEqual(die.cycle.value, 2 * 40 / 3.5 * 0.04 + 0.75 + passes * each, places=6)
 
     def test_what_no_hand_holds_is_refused(self) -> None:
         """M64 x 6 in mild steel takes 576 N m, and 109 with nine tenths of its depth cut: single point alone."""

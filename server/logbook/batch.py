@@ -11,6 +11,7 @@ from lathework.bench.bench import Bench
 from lathework.bench.entry_words import entry_told
 from lathework.bench.size.drift import drift
 from lathework.cutting.dimension import Dimension, Measured
+from lathework.dies.setting import stands_words
 from lathework.gauging.verdicts import MEANINGS, NUT_VERDICTS
 from lathework.part.stock import bar_for_batch, bar_used
 from lathework.planning.operation import Operation
@@ -57,12 +58,13 @@ class SizeSeries:
 
 @dataclass(frozen=True)
 class GaugedShown:
-    """What was said of a thread of a piece, and how far its die stood open, in eighths of a turn."""
+    """What was said of a thread of a piece, and how far its die stood open, in eighths of a turn and in words."""
 
     piece: int
     said: str
     passes: bool
     eighths: float
+    stood: str
 
 
 @dataclass(frozen=True)
@@ -183,7 +185,14 @@ def _threads(job: Job, plan: Plan) -> Iterator[ThreadsShown]:
         own = [row for row in rows if row.step == step.key]
         if own and step.thread is not None:
             gauged = tuple(
-                GaugedShown(row.piece, _OF[row.verdict].words, _OF[row.verdict].passes, row.eighths) for row in own
+                GaugedShown(
+                    row.piece,
+                    _OF[row.verdict].words,
+                    _OF[row.verdict].passes,
+                    row.eighths,
+                    stands_words(row.eighths),
+                )
+                for row in own
             )
             said = dict.fromkeys(row.verdict for row in own)
             codes = dict.fromkeys((*NUT_VERDICTS, *said) if said.keys() & set(NUT_VERDICTS) else said)

@@ -5,11 +5,11 @@ from __future__ import annotations
 from collections.abc import Iterator
 from dataclasses import dataclass
 
-from lathework.cutting.roughing import rough_share
+from lathework.cutting.roughing import rough_bore, rough_depth, rough_passes, rough_share
 from lathework.figures import Given
 from lathework.methods.ways.contract import Wanted
-from lathework.methods.ways.tools import TRYING_MIN, InsideToolWay, ToolWay
-from lathework.units import show_share
+from lathework.methods.ways.tools import InsideToolWay, ToolWay
+from lathework.units import convert, show_share
 
 
 @dataclass(frozen=True, slots=True)
@@ -29,10 +29,20 @@ class Roughed:
         return self.by.set_up(self.wanted).value
 
     @property
+    def passes(self) -> int:
+        """How many passes it takes (a count): those of the plan."""
+        thread, blank_mm = self.wanted.thread, self.wanted.blank_mm
+        blank = convert(blank_mm, "mm", thread.unit)
+        if self.wanted.inside:
+            deep_mm = -convert(rough_bore(thread, blank, self.share, "radius").value, thread.unit, "mm")
+        else:
+            deep_mm = convert(rough_depth(thread, blank, self.share, "radius").value, thread.unit, "mm")
+        return len(rough_passes(deep_mm, blank_mm, thread.unit))
+
+    @property
     def each_min(self) -> float:
-        """Minutes of its passes for a piece: of equal area, so that a share of the depth takes its square of them; they
-        are tried on nothing."""
-        return self.share**2 * (self.by.cycle(self.wanted).value - TRYING_MIN)
+        """Minutes of its passes for a piece."""
+        return self.passes * self.by.pass_min(self.wanted)
 
     def given(self) -> tuple[Given, ...]:
         """The same beside the minutes of what finishes it."""

@@ -108,15 +108,22 @@ class ToolWay(Way):
         """Gears, compound, tool."""
         return set_up_minutes(SET_UP_MIN + (INSIDE_MORE_MIN if self.inside else 0.0))
 
-    def cycle(self, wanted: Wanted) -> Figure:
-        """Passes x (turns / speed + return) and trying the mate."""
+    def _speed(self, wanted: Wanted) -> float:
+        """Speed in rev/min of a pass: that of the metal, as far as a hand stops it in the room there is."""
         metal = wanted.speed(wanted.metal.thread_speed * FASTER)
         room = wanted.groove_mm or convert(wanted.thread.lead, wanted.thread.unit, "mm")
-        speed = min(metal.value, fastest(wanted.thread, room).value)
-        passes = self._passes(wanted)
+        return min(metal.value, fastest(wanted.thread, room).value)
+
+    def pass_min(self, wanted: Wanted) -> float:
+        """Minutes of one pass, and of the way back."""
+        return wanted.turns / self._speed(wanted) + RETURN_MIN
+
+    def cycle(self, wanted: Wanted) -> Figure:
+        """Passes x (turns / speed + return) and trying the mate."""
+        speed, passes = self._speed(wanted), self._passes(wanted)
         return minutes(
             "each",
-            passes * (wanted.turns / speed + RETURN_MIN) + TRYING_MIN,
+            passes * self.pass_min(wanted) + TRYING_MIN,
             "passes × (turns ÷ speed + return) + trying the mating part",
             Given("passes", passes),
             Given("turns", wanted.turns),

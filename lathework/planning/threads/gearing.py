@@ -4,7 +4,6 @@ from __future__ import annotations
 
 from dataclasses import dataclass, replace
 from fractions import Fraction
-from math import prod
 
 from lathework import cautions
 from lathework.cautions import Caution
@@ -71,13 +70,14 @@ def _told(train: Train, thread: Thread, length_mm: float) -> tuple[dict[str, Fig
     return figures, (words,)
 
 
-def _stepping_up(train: Train) -> tuple[dict[str, Figure], tuple[str, ...]]:
-    """What a train that turns the leadscrew much faster than the work wants; nothing for another."""
-    ratio = float(train.ratio)
+def _stepping_up(cut_mm: Fraction, screw_mm: Fraction) -> tuple[dict[str, Figure], tuple[str, ...]]:
+    """What gears want that turn the leadscrew much faster than the work, a gearbox among them; nothing for others. Both
+    leads are millimetres."""
+    ratio = float(cut_mm / screw_mm)
     if ratio <= STEPS_UP:
         return {}, ()
-    inputs = (Given("drivers", float(prod(train.drivers))), Given("driven", float(prod(train.driven))))
-    up = Figure("steps up", ratio, "×", "drivers ÷ driven", GEOMETRY, inputs, places=1)
+    inputs = (Given("lead cut", float(cut_mm), "mm"), Given("leadscrew", float(screw_mm), "mm"))
+    up = Figure("steps up", ratio, "×", "lead cut ÷ leadscrew", GEOMETRY, inputs, places=1)
     return {"step_up": up}, (TURN_BY_HAND,)
 
 
@@ -96,7 +96,7 @@ def gearing(work: Work, thread: Thread, length_mm: float) -> Gearing:
         note = f"No train of your gears cuts {thread.designation}: see Gears for the nearest."
         return Gearing(f"{words}.", figures, (note, NO_TRAIN), opens=False)
     off, notes = _told(train, thread, length_mm)
-    up, strained = _stepping_up(train)
+    up, strained = _stepping_up(found.cuts(screw), screw)
     told = _geared(work, f"{words}: {found.words}.", figures | off | up, found.cuts(screw), *notes, *strained)
     return replace(told, first_wheel=train.drivers[0], by_hand=bool(up))
 

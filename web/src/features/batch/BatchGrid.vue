@@ -1,24 +1,40 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, useTemplateRef } from 'vue'
 
 import RowHead from '@/features/batch/RowHead.vue'
 import { type PieceRow, piecesOf, runsOf } from '@/features/batch/rows'
 import type { Schemas } from '@/shared/api/client'
 import { useUnits } from '@/shared/figures/useUnits'
+import { useNarrow } from '@/shared/state/useScreen'
+import { useWidth } from '@/shared/state/useWidth'
 
 /** A batch as a table: a column a piece, under it every size, what the nut said, how the die stood. */
 const props = defineProps<{ batch: Schemas['BatchShown'] }>()
 const { told, text } = useUnits()
 
-const COLUMN = 84
+/** A column has its figure where it is so wide; more pieces stand closer, and only some have theirs. */
+const ROOMY = 76
+const WIDEST = 98
+const HEADS = 312
 const HIGH = 116
 const PAD = 16
 const RUNG = 24
 const EIGHTH = 16
 
 const pieces = computed<PieceRow[]>(() => piecesOf(props.batch))
-const wide = computed(() => pieces.value.length * COLUMN)
-const x = (piece: number) => (piece - 0.5) * COLUMN
+const place = useTemplateRef<HTMLElement>('place')
+const room = useWidth(place, 800)
+const narrow = useNarrow()
+/** On a phone the heads stand over their rows, and the pieces have the whole width. */
+const column = computed(() =>
+  Math.min(WIDEST, Math.max(1, room.value - (narrow.value ? 0 : HEADS)) / Math.max(1, pieces.value.length)),
+)
+const wide = computed(() => pieces.value.length * column.value)
+const x = (piece: number) => (piece - 0.5) * column.value
+/** Whether a piece has its words: every so many, and the one in hand. */
+const named = (piece: number) =>
+  (piece - 1) % Math.ceil(ROOMY / column.value) === 0 ||
+  (piece === props.batch.in_hand && column.value > ROOMY / 2)
 
 interface Size {
   series: Schemas['SizeSeries']
@@ -66,24 +82,23 @@ const dies = computed(() =>
     .filter((thread) => thread.gauged.some((one) => one.eighths !== 0))
     .map((thread) => {
       const stood = thread.gauged.map((one) => one.eighths)
-      const most = Math.max(0, ...stood)
-      const least = Math.min(0, ...stood)
+      const most = Math.max(...stood)
+      const least = Math.min(...stood)
       const y = (eighths: number) => EIGHTH / 2 + (most - eighths) * EIGHTH
       let line = ''
       for (const one of thread.gauged)
-        line += `${line ? 'L' : 'M'}${x(one.piece) - COLUMN / 2} ${y(one.eighths)}H${x(one.piece) + COLUMN / 2}`
-      const marks = [most, least].filter((one, n, all) => all.indexOf(one) === n)
+        line += `${line ? 'L' : 'M'}${x(one.piece) - column.value / 2} ${y(one.eighths)}H${x(one.piece) + column.value / 2}`
+      const marks = [...new Set([most, least])].flatMap((eighths) => {
+        const one = thread.gauged.find((each) => each.eighths === eighths)
+        return one ? [{ name: one.stood, y: y(eighths), words: '', quiet: true }] : []
+      })
       return { thread, y, line, marks, high: (most - least + 1) * EIGHTH, last: thread.gauged.at(-1) }
     }),
 )
-const dieWords = (eighths: number) =>
-  eighths === 0
-    ? 'as it came'
-    : `${eighths < 0 ? 'closed' : 'opened'} ${Math.abs(eighths)} ${Math.abs(eighths) === 1 ? 'eighth' : 'eighths'}`
 </script>
 
 <template>
-  <div class="grid" role="group" aria-label="The batch, piece by piece" tabindex="0">
+  <div ref="place" class="grid" role="group" aria-label="The batch, piece by piece">
     <table :style="{ '--wide': `${wide}px` }">
       <caption class="sr">
         Sizes, gauging and the die for each piece
@@ -92,9 +107,11 @@ const dieWords = (eighths: number) =>
         <tr>
           <th scope="col" class="name"><span class="sr">What</span></th>
           <td class="track">
-            <ol class="pieces" :style="{ gridTemplateColumns: `repeat(${pieces.length}, ${COLUMN}px)` }">
+            <ol class="pieces" :style="{ gridTemplateColumns: `repeat(${pieces.length}, ${column}px)` }">
               <li v-for="one in pieces" :key="one.piece" :class="one.state">
-                <b class="fig">{{ one.piece }}</b> <span class="small">{{ one.words }}</span>
+                <template v-if="named(one.piece)"
+                  ><b class="fig">{{ one.piece }}</b> <span class="small">{{ one.words }}</span></template
+                >
               </li>
             </ol>
           </td>
@@ -138,6 +155,7 @@ const dieWords = (eighths: number) =>
                   r="5"
                 />
                 <text
+                  v-if="named(point.piece)"
                   class="fig"
                   :class="point.stands.replace(' ', '-')"
                   :x="x(point.piece)"
@@ -212,21 +230,15 @@ const dieWords = (eighths: number) =>
           </td>
         </tr>
         <tr v-for="die in dies" :key="`die ${die.thread.step}`">
-          <RowHead
-            title="The die"
-            :note="die.last ? dieWords(die.last.eighths) : ''"
-            :marks="
-              die.marks.map((mark) => ({ name: dieWords(mark), y: die.y(mark), words: '', quiet: true }))
-            "
-          />
+          <RowHead title="The die" :note="die.last?.stood ?? ''" :marks="die.marks" />
           <td class="track">
             <svg
               :width="wide"
               :height="die.high"
               role="img"
-              :aria-label="`The die: ${die.last ? dieWords(die.last.eighths) : ''}`"
+              :aria-label="`The die: ${die.last?.stood ?? ''}`"
             >
-              <path class="rung" :d="`M0 ${die.y(0)}H${wide}`" />
+              <path v-for="mark in die.marks" :key="mark.name" class="rung" :d="`M0 ${mark.y}H${wide}`" />
               <path class="stair" :d="die.line" />
             </svg>
           </td>

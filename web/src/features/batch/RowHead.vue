@@ -48,11 +48,24 @@ b + span {
 .size {
   margin-left: 6px;
 }
-@media (max-width: 700px) {
+@media (max-width: 600px) {
   .marks,
   .marks li {
     position: static;
     text-align: left;
+  }
+  .marks {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0 16px;
+  }
+  b,
+  b + span,
+  .ladder b,
+  .ladder b + span {
+    display: inline;
+    max-width: none;
+    margin-right: 8px;
   }
   .ladder .marks {
     display: none;

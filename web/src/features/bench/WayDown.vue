@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue'
+import { computed, useTemplateRef } from 'vue'
+import { useWidth } from '@/shared/state/useWidth'
 
 import type { SizeNow } from '@/features/bench/projected'
 import type { Schemas } from '@/shared/api/client'
@@ -14,12 +15,7 @@ const LINE = 40
 const LEFT = 40
 const WORDS = 130
 const place = useTemplateRef<HTMLElement>('place')
-const width = ref(600)
-const watcher = new ResizeObserver(([entry]) => {
-  if (entry && entry.contentRect.width > 0) width.value = Math.round(entry.contentRect.width)
-})
-onMounted(() => place.value && watcher.observe(place.value))
-onBeforeUnmount(() => watcher.disconnect())
+const width = useWidth(place, 600)
 
 const mm = (shown: Schemas['Shown']) => Number(shown.mm.text.replace('−', '-'))
 const aim = computed(() => mm(props.dimension.aim))
@@ -49,7 +45,9 @@ const band = computed(() => {
   return { from: Math.min(...sides), to: Math.max(...sides) }
 })
 const last = computed(() => readings.value.at(-1))
-const within = computed(() => !!last.value && Math.abs(last.value.mm - aim.value) <= half.value * 1.0001)
+const within = computed(
+  () => !!last.value && last.value.mm >= mm(props.dimension.low) && last.value.mm <= mm(props.dimension.high),
+)
 /** Words that would lie on others are left out; the last reading always has its own. */
 const named = computed(() => {
   let clear = Infinity

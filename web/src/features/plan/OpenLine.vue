@@ -1,10 +1,15 @@
 <script setup lang="ts">
-import { useId } from 'vue'
+import { computed, useId } from 'vue'
 
 /** A sentence that says what is in force; a press opens it into its fields, in place. */
-defineProps<{ name: string; sentence: string; open: boolean }>()
+const props = defineProps<{ name: string; sentence: string; open: boolean }>()
 const emit = defineEmits<{ toggle: [] }>()
 const id = useId()
+/** In a strip there is room for the first of several facts; a phone has a row for all of them. */
+const first = computed(() => {
+  const facts = props.sentence.split(/ · |; /)
+  return facts.length > 1 ? `${facts[0]} and ${facts.length - 1} more` : props.sentence
+})
 </script>
 
 <template>
@@ -17,7 +22,8 @@ const id = useId()
       :aria-describedby="id"
       @click="emit('toggle')"
     >
-      <b>{{ name }}</b> <span :id="id" :title="sentence">{{ sentence }}</span>
+      <b>{{ name }}</b> <span :id="id" class="whole">{{ sentence }}</span>
+      <span class="first" aria-hidden="true">{{ first }}</span>
     </button>
     <div v-if="open" class="panel"><slot></slot></div>
   </section>
@@ -29,9 +35,11 @@ section {
   display: contents;
 }
 .head {
+  position: relative;
   flex: 1 1 0;
   min-width: 96px;
   display: grid;
+  align-content: start;
   grid-template-columns: minmax(0, 1fr);
   padding: 6px 12px 6px 0;
   border: 0;
@@ -50,10 +58,17 @@ section {
 .head b {
   color: var(--lagoon);
 }
-.head span {
+/* Read out whole; seen by its first fact. */
+.whole {
+  position: absolute;
+  width: 1px;
+  height: 1px;
   overflow: hidden;
-  text-overflow: ellipsis;
+  clip-path: inset(50%);
   white-space: nowrap;
+}
+.first {
+  overflow-wrap: anywhere;
 }
 .head:hover b,
 .head[aria-expanded='true'] b {
@@ -83,8 +98,15 @@ section {
     font-size: var(--s16);
     line-height: inherit;
   }
-  .head span {
+  .whole {
+    position: static;
+    width: auto;
+    height: auto;
+    clip-path: none;
     white-space: normal;
+  }
+  .first {
+    display: none;
   }
   .panel {
     order: 0;

@@ -1,15 +1,30 @@
 <script setup lang="ts">
+import { nextTick, useTemplateRef, watch } from 'vue'
+
 import StepList from '@/features/plan/StepList.vue'
 import type { Operation, Plan } from '@/shared/api/client'
 import FigureRow from '@/shared/figures/FigureRow.vue'
 
 /** The steps from first to last, what they take together, and what is to be said of them. */
-defineProps<{ plan: Plan; steps: Operation[]; chosen: string }>()
+const props = defineProps<{ plan: Plan; steps: Operation[]; chosen: string }>()
 const emit = defineEmits<{ choose: [step: string] }>()
+/** A step that is turned to by a key, or on the drawing, is brought into sight: the list is rolled, never the page. */
+const box = useTemplateRef<HTMLElement>('box')
+watch(
+  () => props.chosen,
+  async () => {
+    await nextTick()
+    const row = box.value?.querySelector<HTMLElement>('[aria-current=step]')
+    if (!box.value || !row) return
+    const shown = box.value.getBoundingClientRect()
+    const now = row.getBoundingClientRect()
+    box.value.scrollTop += Math.min(0, now.top - shown.top) + Math.max(0, now.bottom - shown.bottom)
+  },
+)
 </script>
 
 <template>
-  <div class="run">
+  <div ref="box" class="run">
     <StepList
       :steps="steps"
       :holdings="plan.holdings ?? []"

@@ -1,6 +1,4 @@
 <script setup lang="ts">
-import { nextTick, useTemplateRef, watch } from 'vue'
-
 import type { Operation } from '@/shared/api/client'
 import { useUnits } from '@/shared/figures/useUnits'
 
@@ -8,14 +6,6 @@ import { useUnits } from '@/shared/figures/useUnits'
 const props = defineProps<{ steps: Operation[]; holdings: string[]; chosen: string }>()
 const emit = defineEmits<{ choose: [string] }>()
 const { text } = useUnits()
-/** A step that is turned to by a key is brought into sight. */
-const list = useTemplateRef<HTMLOListElement>('list')
-watch(
-  () => props.chosen,
-  () =>
-    void nextTick(() => list.value?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest' })),
-)
-
 function key(step: Operation): string {
   const figure = step.figures.find((f) => f.key === step.headline)?.figure
   return `${step.headline_words} ${figure ? text(figure.shown) : ''}`.trim()
@@ -30,7 +20,7 @@ function ends(at: number): string {
 </script>
 
 <template>
-  <ol ref="list" class="steps">
+  <ol class="steps">
     <li v-for="(step, n) in steps" :key="step.key">
       <p v-if="ends(n)" class="end muted small">{{ ends(n) }}</p>
       <button

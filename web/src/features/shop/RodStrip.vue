@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue'
+import { computed, ref, useTemplateRef } from 'vue'
+import { useWidth } from '@/shared/state/useWidth'
 
 import type { Thing } from '@/features/shop/useKit'
 
@@ -18,12 +19,7 @@ const tall = (one: Thing) => Math.min(HIGH, 13 + one.across_mm)
 
 /** A long set is drawn closer: all of it is seen at once. */
 const place = useTemplateRef<HTMLElement>('place')
-const room = ref(440)
-const watcher = new ResizeObserver(([entry]) => {
-  if (entry && entry.contentRect.width > 0) room.value = Math.floor(entry.contentRect.width)
-})
-onMounted(() => place.value && watcher.observe(place.value))
-onBeforeUnmount(() => watcher.disconnect())
+const room = useWidth(place, 440)
 const closer = computed(() => {
   const whole = props.rods.reduce((sum, one) => sum + thick(one) + GAP, 4)
   return Math.min(1, (room.value - 4) / whole)

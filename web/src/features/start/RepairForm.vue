@@ -71,9 +71,9 @@ const FIELDS = computed<{ key: Key; label: string; hint?: string; wide?: boolean
     hint: unit.value === 'in' ? 'e.g. 1-1/8' : 'e.g. 28',
   },
   { key: 'thread', label: 'Stud thread', hint: 'e.g. 1/2 BSF, M12' },
-  { key: 'clamped', label: `Face to washer, ${unit.value}`, hint: 'blank = 0' },
-  { key: 'washer', label: `Washer thickness, ${unit.value}`, hint: 'blank = no washer' },
-  { key: 'nut', label: `Nut thickness, ${unit.value}`, hint: 'blank = standard nut' },
+  { key: 'clamped', label: `Face to washer, ${unit.value}`, hint: 'blank: 0' },
+  { key: 'washer', label: `Washer thickness, ${unit.value}`, hint: 'blank: no washer' },
+  { key: 'nut', label: `Nut thickness, ${unit.value}`, hint: 'blank: standard nut' },
   {
     key: 'out',
     label: `Thread past nut, ${unit.value}`,
@@ -82,7 +82,7 @@ const FIELDS = computed<{ key: Key; label: string; hint?: string; wide?: boolean
   {
     key: 'engaged',
     label: `Thread engaged, ${unit.value}`,
-    hint: 'blank = by strength',
+    hint: 'blank: by strength',
   },
 ])
 const METALS: { key: 'metal' | 'stud_metal'; label: string }[] = [

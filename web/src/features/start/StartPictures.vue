@@ -133,7 +133,9 @@ path {
 }
 @media (min-width: 1200px) {
   .chosen {
-    grid-template-columns: repeat(13, 1fr);
+    grid-template-columns: none;
+    grid-auto-flow: column;
+    grid-auto-columns: minmax(0, 1fr);
   }
 }
 @media (max-width: 520px) {

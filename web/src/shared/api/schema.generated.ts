@@ -3126,7 +3126,7 @@ export interface components {
         };
         /**
          * GaugedShown
-         * @description What was said of a thread of a piece, and how far its die stood open, in eighths of a turn.
+         * @description What was said of a thread of a piece, and how far its die stood open, in eighths of a turn and in words.
          */
         GaugedShown: {
             /** Eighths */
@@ -3137,6 +3137,8 @@ export interface components {
             piece: number;
             /** Said */
             said: string;
+            /** Stood */
+            stood: string;
         };
         /**
          * GearsShown

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue'
+import { computed, useTemplateRef } from 'vue'
+import { useWidth } from '@/shared/state/useWidth'
 
 /** Progress drawn as what a shop makes: pieces end to end on their bar, threaded as far as they are made. */
 const props = defineProps<{
@@ -24,12 +25,7 @@ const MOST_APART = 12
 
 /** Turns are as long on any bar: the drawing is as wide as its place, and never stretched. */
 const place = useTemplateRef<HTMLElement>('place')
-const width = ref(320)
-const watcher = new ResizeObserver(([entry]) => {
-  if (entry && entry.contentRect.width > 0) width.value = Math.round(entry.contentRect.width)
-})
-onMounted(() => place.value && watcher.observe(place.value))
-onBeforeUnmount(() => watcher.disconnect())
+const width = useWidth(place, 320)
 
 const count = computed(() => {
   const pieces = props.pieces ?? 1

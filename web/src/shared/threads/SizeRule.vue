@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue'
+import { computed, ref, useTemplateRef } from 'vue'
+import { useWidth } from '@/shared/state/useWidth'
 
 import { ask, client, type Schemas } from '@/shared/api/client'
 import { useUnits } from '@/shared/figures/useUnits'
@@ -53,12 +54,7 @@ const METRIC = [
 ] as const
 
 const place = useTemplateRef<HTMLElement>('place')
-const width = ref(800)
-const watcher = new ResizeObserver(([entry]) => {
-  if (entry && entry.contentRect.width > 0) width.value = Math.round(entry.contentRect.width)
-})
-onMounted(() => place.value && watcher.observe(place.value))
-onBeforeUnmount(() => watcher.disconnect())
+const width = useWidth(place, 800)
 /** On a logarithmic rule a step is the same share of a size wherever it is. */
 const x = (mm: number) => (Math.log(mm / LEAST) / Math.log(MOST / LEAST)) * width.value
 
@@ -80,6 +76,14 @@ const rows = computed(() =>
     })),
 )
 const line = computed(() => (props.near ? x(props.near.mm) : null))
+/** How far from it a thread is still told. */
+const band = computed(
+  () =>
+    props.near && {
+      from: x(props.near.mm * (1 - props.near.share)),
+      to: x(props.near.mm * (1 + props.near.share)),
+    },
+)
 
 /** The marks of an axis whose words have room, from the left. */
 function roomy(axis: readonly (readonly [string, number])[], unit: number) {
@@ -171,6 +175,14 @@ const hitWords = (hit: Schemas['HitShown']) =>
           @pointerleave="under = null"
           @click="press($event, row)"
         >
+          <rect
+            v-if="band"
+            class="band"
+            :x="band.from"
+            y="-4"
+            :width="band.to - band.from"
+            :height="ROW + 4"
+          />
           <path class="base" :d="`M0 11H${width}`" />
           <path class="tick" :d="row.plain" />
           <rect
