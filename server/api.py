@@ -21,6 +21,7 @@ from server.news.api import router as news
 from server.reference.api import router as reference
 from server.site.problems import PROBLEM_CODES, PROBLEM_TYPE, TITLES, register_problems
 from server.upkeep.api import router as upkeep
+from server.week.api import router as week
 
 
 class Api(NinjaAPI):
@@ -60,4 +61,5 @@ api.add_router("/kit", kit)
 api.add_router("", news)
 api.add_router("", logbook)
 api.add_router("", upkeep)
+api.add_router("", week)
 register_problems(api)

@@ -48,6 +48,8 @@ INSTALLED_APPS = [
     "server.kit",
     "server.instruments",
     "server.devices",
+    "server.week",
+    "server.upkeep",
 ]
 MIDDLEWARE = [
     "server.site.hosts.KnownHosts",

@@ -21,7 +21,8 @@ from lathework.planning.plan import Plan
 from server.jobs import search_index
 from server.jobs.history.did_before import cut_row
 from server.jobs.history.lessons import lesson_row
-from server.jobs.models import CutRow, Entry, GaugingRow, Job, LessonRow, PieceRow, StandingRow, TrialRow
+from server.jobs.history.took import add_took, took_rows
+from server.jobs.models import CutRow, Entry, GaugingRow, Job, LessonRow, PieceRow, StandingRow, TookRow, TrialRow
 from server.jobs.standing import Standing, plans_of
 from server.jobs.stored import live_entries, recorded
 
@@ -214,6 +215,7 @@ def add(before: Standing, entry: Entry) -> Standing:
             mine = GaugingRow.objects.filter(job=now.job, part=event.part, piece=event.piece, step=event.step)
             mine.delete()
     _write_events(now.job, now.plans, ((entry, event) for event in events))
+    add_took(now.job, now.plans, before.last, entry)
     lesson = lesson_row(now.job, entry)
     if lesson is not None:
         lesson.save()
@@ -223,7 +225,7 @@ def add(before: Standing, entry: Entry) -> Standing:
 
 
 def _forget(job: Job) -> None:
-    for rows in (PieceRow, GaugingRow, TrialRow, CutRow, LessonRow):
+    for rows in (PieceRow, GaugingRow, TrialRow, CutRow, TookRow, LessonRow):
         rows.objects.filter(job=job).delete()
 
 
@@ -239,6 +241,7 @@ def _rewritten(job: Job, plans: Sequence[Plan]) -> Standing:
     _forget(job)
     _write_events(job, plans, ((entries[at], event) for at, event in events))
     LessonRow.objects.bulk_create(filter(None, (lesson_row(job, entry) for entry in entries)))
+    TookRow.objects.bulk_create(took_rows(job, plans, entries))
     write_standing(now)
     return now
 

@@ -217,6 +217,27 @@ class CutRow(models.Model):
         indexes = (models.Index(fields=("machine", "metal", "-entry"), name="jobs_cut_like"),)
 
 
+class TookRow(models.Model):
+    """How long a step of a piece took (minutes, between entries) beside what its plan expected: its kind, the metal,
+    the lathe by its id, whether it was of the `first` piece; `entry` is its last."""
+
+    job = models.ForeignKey(Job, on_delete=models.CASCADE, related_name="took")
+    entry = models.ForeignKey(Entry, on_delete=models.CASCADE, related_name="+")
+    part = models.CharField(max_length=LONGEST_ID)
+    piece = models.PositiveIntegerField()
+    step = models.CharField(max_length=LONGEST_KEY)
+    kind = models.CharField(max_length=20)
+    metal = models.CharField(max_length=120)
+    machine = models.CharField(max_length=LONGEST_ID, blank=True)
+    first = models.BooleanField(default=False)
+    minutes = models.FloatField()
+    expected = models.FloatField()
+
+    class Meta:
+        constraints = (models.UniqueConstraint(fields=("job", "part", "piece", "step"), name="jobs_took_once"),)
+        indexes = (models.Index(fields=("-entry",), name="jobs_took_latest"),)
+
+
 class LessonRow(models.Model):
     """A mistake that was named: at what kind of step, in which metal, with which die and tool; what became of it."""
 

@@ -4,11 +4,17 @@ from __future__ import annotations
 
 from django.db.models import Q, QuerySet
 
-from server.jobs.models import Entry, GaugingRow, Job, PieceRow, StandingRow, TrialRow
+from server.jobs.history.took import last_took, took
+from server.jobs.models import Begun, Entry, GaugingRow, Job, PieceRow, StandingRow, TrialRow
 from server.jobs.standing import STATE_WORDS
 
-__all__ = ("Entry", "GaugingRow", "Job", "StandingRow")
+__all__ = ("Entry", "GaugingRow", "Job", "StandingRow", "last_took", "took")
 """What a row is, for those who are given some."""
+
+
+def has_begun() -> bool:
+    """Whether the store had its first contents, or a job."""
+    return Begun.objects.exists() or Job.objects.exists()
 
 
 def jobs() -> QuerySet[Job]:

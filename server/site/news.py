@@ -9,7 +9,7 @@ from typing import Literal
 
 from django.db import transaction
 
-Topic = Literal["job", "kit", "devices"]
+Topic = Literal["job", "kit", "devices", "week"]
 KEPT = 256
 """Changes that a page may be behind; one that is further behind is told to look at everything again."""
 

@@ -22,6 +22,7 @@ from server.jobs.queries import jobs as every_job
 from server.kit.actions import add, put_back
 from server.kit.queries import stored_things
 from server.upkeep.whole import FORMAT, FORMAT_VERSION, HEAD, KIT
+from server.week.kept import put_week_back
 
 LARGEST_BYTES = 500 * 2**20
 """What the members of a file may have together, unpacked: a small file can hold a huge one."""
@@ -134,4 +135,5 @@ def _read(file: zipfile.ZipFile, head: Any) -> Whole:
         keep(designation)
     for one in head.get("instruments", ()):
         put_correction_back({**one, "at": _moment(one["at"], HEAD)})
+    put_week_back(head.get("week", {}))
     return Whole(len(jobs), things, tuple(unread))

@@ -19,6 +19,7 @@ from server.jobs.queries import Job
 from server.jobs.queries import jobs as every_job
 from server.kit.queries import Thing, photographs, stored_things
 from server.version import VERSION
+from server.week.kept import week_json
 
 FORMAT, FORMAT_VERSION = "conch-shop", 1
 HEAD, KIT, READINGS, TOLD = "conch.json", "kit.json", "readings.csv", "README.txt"
@@ -27,7 +28,7 @@ _WHEN = (1980, 1, 1, 0, 0, 0)
 _INDENTED = orjson.OPT_INDENT_2
 _README = """A complete export of one shop from Conch, in open formats.
 
-conch.json     job names, favourite threads, corrections of the instruments
+conch.json     job names, favourite threads, corrections of the instruments, the week
 jobs/          one file per job, with all its records (docs/formats of Conch describes them)
 kit.json       the items of the shop (a shop file)
 photographs/   of things, by their id
@@ -72,6 +73,7 @@ def _head(jobs: list[Job], things: list[Thing]) -> dict[str, Any]:
         "jobs": [_job_head(job) for job in jobs],
         "retired": {thing.ident: _moment(thing.retired_at) for thing in things if thing.retired_at},
         "favourites": favourites(),
+        "week": week_json(),
         "instruments": [{**correction, "at": _moment(correction["at"])} for correction in kept_corrections()],
     }
 

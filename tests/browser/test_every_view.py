@@ -66,6 +66,7 @@ JOBS = (
     "/jobs/999",
 )
 VIEWS = (
+    "/week",
     "/new",
     "/new?as=plug",
     "/new?as=sample",

@@ -40,6 +40,12 @@ export const router = createRouter({
       meta: { title: 'Batch' },
     },
     {
+      path: '/week',
+      name: 'week',
+      component: () => import('@/features/week/WeekView.vue'),
+      meta: { title: 'This week' },
+    },
+    {
       path: '/identify',
       name: 'identify',
       component: () => import('@/features/identify/IdentifyView.vue'),

@@ -19,7 +19,7 @@ from server.jobs.actions.guard import MOVED_ON, check_open, find_job, once
 from server.jobs.history import closed
 from server.jobs.history.dies import good_dies
 from server.jobs.lift import is_old, lift_entries
-from server.jobs.models import Entry, Job
+from server.jobs.models import Begun, Entry, Job
 from server.jobs.standing import plans_of
 from server.jobs.stored import row_of
 from server.kit.owned import things
@@ -127,3 +127,8 @@ def import_job(document: Document, key: str = "", was: AsItWas | None = None) ->
     """Store a job file with its record, and as it `was` where that is known; nothing is stored when any of it is wrong.
     Raises InvalidDocument."""
     return once(key, "import", None, document, lambda: _imported(document, was))
+
+
+def begin() -> None:
+    """Note that the store has its first contents: it is given none again."""
+    Begun.objects.get_or_create(defaults={"at": timezone.now()})

@@ -17,12 +17,13 @@ from lathework.tests.samples import document
 from server.devices.models import Device
 from server.instruments.models import Correction
 from server.jobs.actions.documents import start_job
-from server.jobs.management.commands.begin import load_demo
 from server.jobs.models import Entry, Job, StandingRow
 from server.kit.actions import add_typed
 from server.kit.models import Thing
+from server.upkeep.management.commands.begin import load_demo
 from server.upkeep.read_whole import read_whole
 from server.upkeep.whole import HEAD, whole_shop
+from server.week.models import Person
 from tests.long import draws
 
 
@@ -81,7 +82,7 @@ class Everything(TransactionTestCase):
 
     def empty(self) -> None:
         """A store that has nothing."""
-        for model in (Job, Thing, Correction):
+        for model in (Job, Thing, Correction, Person):
             model.objects.all().delete()
 
     def test_the_demo_comes_back_as_it_was(self) -> None:

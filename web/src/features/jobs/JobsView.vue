@@ -12,6 +12,7 @@ import { useKeys } from '@/shared/state/useKeys'
 import { useUndo } from '@/shared/jobs/useUndo'
 
 const ImportJob = defineAsyncComponent(() => import('@/features/jobs/ImportJob.vue'))
+const JobsNow = defineAsyncComponent(() => import('@/features/jobs/JobsNow.vue'))
 const EmptyShell = defineAsyncComponent(() => import('@/shared/controls/EmptyShell.vue'))
 
 const router = useRouter()
@@ -119,6 +120,7 @@ useKeys([{ key: 'n', label: 'start a new job', run: () => void start() }])
     <p v-if="offered" class="undone" role="status">
       {{ offered.text }} <plain-btn @click="act(offered.run)">Undo</plain-btn>
     </p>
+    <div v-if="counts?.open && shelf === 'open'" class="plan"><JobsNow /></div>
     <nav v-if="shelves.length > 1" class="shelves" aria-label="Show current, archived or deleted jobs">
       <plain-btn
         v-for="one in shelves"
@@ -177,6 +179,10 @@ useKeys([{ key: 'n', label: 'start a new job', run: () => void start() }])
   gap: 6px 18px;
   margin-top: 12px;
   align-items: baseline;
+}
+/* Its place is kept while what to do now is worked out. */
+.plan {
+  min-height: 36px;
 }
 .find {
   flex: 0 1 340px;

@@ -11,7 +11,7 @@ import {
 import ShellMark from '@/shared/theme/ShellMark.vue'
 
 const places = [
-  { to: { name: 'jobs' }, label: 'Jobs', icon: mdiFormatListBulletedSquare, also: ['plan', 'start'] },
+  { to: { name: 'jobs' }, label: 'Jobs', icon: mdiFormatListBulletedSquare, also: ['plan', 'start', 'week'] },
   { to: { name: 'identify' }, label: 'Identify', icon: mdiMagnify, also: [] as string[] },
   { to: { name: 'threads' }, label: 'Threads', icon: mdiScrewMachineFlatTop, also: [] as string[] },
   { to: { name: 'shop' }, label: 'Shop', icon: mdiToolboxOutline, also: ['gears', 'holders'] },

@@ -1779,6 +1779,254 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/week": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Week
+         * @description The week as it stands now.
+         */
+        get: operations["server_week_api_read_week"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/week/before": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Put Before
+         * @description Put one job before another by hand.
+         */
+        post: operations["server_week_api_put_before"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/week/before/{job_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Let Go
+         * @description Take back where a job was put by hand.
+         */
+        delete: operations["server_week_api_let_go"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/week/busy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read Calendar
+         * @description When a calendar file says that its owner is busy; nothing is stored.
+         */
+        post: operations["server_week_api_read_calendar"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/week/cutting.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Cutting As Csv
+         * @description What is cut from which bar.
+         */
+        get: operations["server_week_api_cutting_as_csv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/week/jobs/{job_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Wish
+         * @description Say when a job is wanted and what it waits for; the answer is the week that follows.
+         */
+        put: operations["server_week_api_wish"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/week/now": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Now
+         * @description What to do now; null where nobody said when they are in the shop, or nothing is left.
+         */
+        get: operations["server_week_api_read_now"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/week/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Set People
+         * @description Say who is in the shop, and when.
+         */
+        put: operations["server_week_api_set_people"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/week/search": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Search
+         * @description How far the search is.
+         */
+        get: operations["server_week_api_read_search"];
+        put?: never;
+        /**
+         * Begin Search
+         * @description Look for a better order, in a process of its own; what it finds is kept.
+         */
+        post: operations["server_week_api_begin_search"];
+        /**
+         * End Search
+         * @description Stop the search: the best it found is kept.
+         */
+        delete: operations["server_week_api_end_search"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/week/week.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Week As Csv
+         * @description The tasks as a table.
+         */
+        get: operations["server_week_api_week_as_csv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/week/week.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Week As Calendar
+         * @description The tasks as a calendar file.
+         */
+        get: operations["server_week_api_week_as_calendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/week/week.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Week As Pdf
+         * @description The week on paper.
+         */
+        get: operations["server_week_api_week_as_pdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/words": {
         parameters: {
             query?: never;
@@ -2009,6 +2257,25 @@ export interface components {
             words: string;
         };
         /**
+         * BarShown
+         * @description A bar with what is cut from it, in order, and what is left; `shares` are the shares of its length, in order, what
+         *     is left last.
+         */
+        BarShown: {
+            /** Bar */
+            bar: string;
+            /** Cuts */
+            cuts: components["schemas"]["CutFromBar"][];
+            /** Left */
+            left: string;
+            /** Long */
+            long: string;
+            /** Name */
+            name: string;
+            /** Shares */
+            shares: number[];
+        };
+        /**
          * BasicNumbers
          * @description Basic diameters in the thread's own unit.
          */
@@ -2073,6 +2340,16 @@ export interface components {
             words: string;
         };
         /**
+         * BeforeIn
+         * @description One job put before another, by their numbers.
+         */
+        BeforeIn: {
+            /** First */
+            first: number;
+            /** Then */
+            then: number;
+        };
+        /**
          * BeginningShown
          * @description A shape to start from: its picture, and what it asks for; nothing where it leads elsewhere.
          */
@@ -2134,6 +2411,44 @@ export interface components {
             verdict: string;
             /** Within Class */
             within_class: boolean;
+        };
+        /**
+         * BookingShown
+         * @description A task in its place, in minutes from now; its first `setting_up` minutes of work set it up;
+         *     `worked` are the stretches in which somebody is at it. `takes` says how long
+         *     it is, `low` and `high` in eight cases of ten.
+         */
+        BookingShown: {
+            /** Begin */
+            begin: number;
+            /** End */
+            end: number;
+            /** High */
+            high: string;
+            /** Ident */
+            ident: string;
+            /** Job */
+            job: number;
+            /** Low */
+            low: string;
+            /** Person */
+            person: string;
+            /** Pieces */
+            pieces: number;
+            /** Setting Up */
+            setting_up: number;
+            /** Station */
+            station: string;
+            /** Takes */
+            takes: string;
+            /** Title */
+            title: string;
+            /** What */
+            what: string;
+            /** When */
+            when: string;
+            /** Worked */
+            worked: components["schemas"]["WorkedShown"][];
         };
         /**
          * BoreIn
@@ -2239,6 +2554,24 @@ export interface components {
             inch: string;
             /** Mm */
             mm: string;
+        };
+        /**
+         * BusyShown
+         * @description A time that a calendar says its owner is busy, by this machine's clock.
+         */
+        BusyShown: {
+            /** Begin */
+            begin: string;
+            /** End */
+            end: string;
+        };
+        /**
+         * CalendarIn
+         * @description A calendar file as text.
+         */
+        CalendarIn: {
+            /** Text */
+            text: string;
         };
         /**
          * CandidateShown
@@ -2488,7 +2821,7 @@ export interface components {
              * Topic
              * @enum {string}
              */
-            topic: "job" | "kit" | "devices";
+            topic: "job" | "kit" | "devices" | "week";
         };
         /**
          * Chart
@@ -2653,6 +2986,20 @@ export interface components {
             count: number;
             /** Name */
             name: string;
+        };
+        /**
+         * CutFromBar
+         * @description Pieces that are cut from a bar: of which job, how many, how long each with its cut.
+         */
+        CutFromBar: {
+            /** Each */
+            each: string;
+            /** Job */
+            job: number;
+            /** Pieces */
+            pieces: number;
+            /** Title */
+            title: string;
         };
         /**
          * CutShown
@@ -3177,6 +3524,32 @@ export interface components {
             diameter: number;
             /** Width */
             width: number;
+        };
+        /**
+         * HandIn
+         * @description Somebody with their hours, as people say them.
+         */
+        HandIn: {
+            /**
+             * Changed
+             * @default
+             */
+            changed?: string;
+            /** Name */
+            name: string;
+            /**
+             * Usual
+             * @default
+             */
+            usual?: string;
+        };
+        /**
+         * HandsIn
+         * @description Who is in the shop.
+         */
+        HandsIn: {
+            /** People */
+            people: components["schemas"]["HandIn"][];
         };
         /**
          * HealthShown
@@ -3905,6 +4278,54 @@ export interface components {
             version?: number;
         };
         /**
+         * JobInWeek
+         * @description A job with what was said of it, when it is done and how sure that is; `expected` is what its plan alone says of
+         *     what is left, `takes` what this shop takes, `low` and `high` in eight cases of ten. `helps` would make it be in
+         *     time where it is late.
+         */
+        JobInWeek: {
+            /** After */
+            after: number;
+            by_hand: components["schemas"]["PlacedByHand"];
+            /** Day */
+            day: string;
+            /** Done */
+            done: string;
+            /** Expected */
+            expected: string;
+            /** From Day */
+            from_day: string;
+            /** From Words */
+            from_words: string;
+            /** Helps */
+            helps: string[];
+            /** High */
+            high: string;
+            /** Job */
+            job: number;
+            /** Low */
+            low: string;
+            /**
+             * Mark
+             * @enum {string}
+             */
+            mark: "sure" | "likely" | "open" | "late" | "none";
+            /** Pieces */
+            pieces: number;
+            /** Sure */
+            sure: string;
+            /** Takes */
+            takes: string;
+            /** Title */
+            title: string;
+            /** Wanted */
+            wanted: string;
+            /** Weight */
+            weight: string;
+            /** Who */
+            who: string;
+        };
+        /**
          * JobOutcome
          * @description What came of a job: `dies` tell how each die stood when it last cut well, `troubles` what went wrong, in order.
          *
@@ -4078,6 +4499,18 @@ export interface components {
             x: number;
             /** Y */
             y: number;
+        };
+        /**
+         * LaidOut
+         * @description A thing to lay out for the next time in the shop: where it lies, for which jobs.
+         */
+        LaidOut: {
+            /** Jobs */
+            jobs: string[];
+            /** Place */
+            place: string;
+            /** Thing */
+            thing: string;
         };
         /**
          * LessonShown
@@ -4476,6 +4909,20 @@ export interface components {
             tip?: string;
         };
         /**
+         * MissingShown
+         * @description Something that is not there: what, for which jobs, by when the first of them is made; what may stand in.
+         */
+        MissingShown: {
+            /** Instead */
+            instead: string;
+            /** Jobs */
+            jobs: string[];
+            /** What */
+            what: string;
+            /** When */
+            when: string;
+        };
+        /**
          * NamedThing
          * @description A thing that was typed: its document without an id, what it will be called, whether the like is owned; how it is
          *     drawn.
@@ -4619,6 +5066,20 @@ export interface components {
             text: string;
         };
         /**
+         * NowShown
+         * @description What to do now: the job, what of it, for how long, on what; why that one first.
+         */
+        NowShown: {
+            /** Because */
+            because: string;
+            /** Job */
+            job: number;
+            /** Text */
+            text: string;
+            /** Title */
+            title: string;
+        };
+        /**
          * OddsShown
          * @description The odds at a setting: it in words; that the thread is in its class; that its mate goes on.
          */
@@ -4661,6 +5122,18 @@ export interface components {
             part: components["schemas"]["PartIn"];
             /** Quantity */
             quantity: number | string;
+        };
+        /**
+         * OutOfWeek
+         * @description A job that is not in the week, and why.
+         */
+        OutOfWeek: {
+            /** Job */
+            job: number;
+            /** Title */
+            title: string;
+            /** Why */
+            why: string;
         };
         /**
          * PairIn
@@ -4764,6 +5237,20 @@ export interface components {
             steps: string[];
         };
         /**
+         * PersonShown
+         * @description Somebody with their hours, as typed and as understood; `changed` are single days.
+         */
+        PersonShown: {
+            /** Changed */
+            changed: string;
+            /** Name */
+            name: string;
+            /** Usual */
+            usual: string;
+            /** Words */
+            words: string;
+        };
+        /**
          * PhotographIn
          * @description A photograph as base64.
          */
@@ -4825,6 +5312,16 @@ export interface components {
             /** Address */
             address: string;
             picture: components["schemas"]["Picture"] | null;
+        };
+        /**
+         * PlacedByHand
+         * @description Jobs that were put before or behind a job by hand: their numbers.
+         */
+        PlacedByHand: {
+            /** After */
+            after: number[];
+            /** Before */
+            before: number[];
         };
         /**
          * PlanShown
@@ -5268,6 +5765,25 @@ export interface components {
              * @default
              */
             why?: string;
+        };
+        /**
+         * SearchShown
+         * @description A search for a better order: whether it goes on, for how long of how many seconds; how much better what it found
+         *     is, in hundredths of the cost; whether it is proven that there is none better.
+         */
+        SearchShown: {
+            /** Better Percent */
+            better_percent: number;
+            /** Elapsed S */
+            elapsed_s: number;
+            /** Failed */
+            failed: boolean;
+            /** Proven */
+            proven: boolean;
+            /** Runs */
+            runs: boolean;
+            /** Seconds */
+            seconds: number;
         };
         /**
          * SectionIn
@@ -5930,6 +6446,16 @@ export interface components {
             unit: ("in" | "mm") | null;
         };
         /**
+         * StationShown
+         * @description Where work is done.
+         */
+        StationShown: {
+            /** Code */
+            code: string;
+            /** Name */
+            name: string;
+        };
+        /**
          * StepFigure
          * @description A figure of a step, by the key its sentence names it with.
          */
@@ -6048,6 +6574,22 @@ export interface components {
         Streamed: {
             live: components["schemas"]["LiveShown"];
             sent: components["schemas"]["SentShown"];
+        };
+        /**
+         * StretchShown
+         * @description A stretch of time in the shop, in minutes from now: its day and hours in words.
+         */
+        StretchShown: {
+            /** Begin */
+            begin: number;
+            /** Date */
+            date: string;
+            /** Day */
+            day: string;
+            /** End */
+            end: number;
+            /** Hours */
+            hours: string;
         };
         /**
          * StudRepairIn
@@ -6677,6 +7219,62 @@ export interface components {
             threads: components["schemas"]["ChoosingShown"][];
         };
         /**
+         * WeekShown
+         * @description The week: what to do now, who is there when, the stretches ahead, the tasks in their places, why, and when each
+         *     job is done; what to lay out, what is missing, what is cut from which bar.
+         */
+        WeekShown: {
+            /** Bars */
+            bars: components["schemas"]["BarShown"][];
+            /** Bookings */
+            bookings: components["schemas"]["BookingShown"][];
+            /** Buys */
+            buys: string[];
+            /** Cost */
+            cost: number;
+            /** Hours */
+            hours: string;
+            /** Jobs */
+            jobs: components["schemas"]["JobInWeek"][];
+            /** Lay Out */
+            lay_out: components["schemas"]["LaidOut"][];
+            /** Missing */
+            missing: components["schemas"]["MissingShown"][];
+            /** Moment */
+            moment: string;
+            now: components["schemas"]["NowShown"] | null;
+            /** Out */
+            out: components["schemas"]["OutOfWeek"][];
+            /** Pace */
+            pace: string;
+            /** People */
+            people: components["schemas"]["PersonShown"][];
+            /** Reasons */
+            reasons: components["schemas"]["WhySoShown"][];
+            /** Stations */
+            stations: components["schemas"]["StationShown"][];
+            /** Stretches */
+            stretches: components["schemas"]["StretchShown"][];
+            /** Unplaced */
+            unplaced: string[];
+            /** Weights */
+            weights: components["schemas"]["ChoiceShown"][];
+        };
+        /**
+         * WhySoShown
+         * @description A sentence on the order, the job it is of; what it saves, "" for nothing.
+         */
+        WhySoShown: {
+            /** Job */
+            job: number;
+            /** Mark */
+            mark: string;
+            /** Saves */
+            saves: string;
+            /** Text */
+            text: string;
+        };
+        /**
          * WireNumbers
          * @description Best wires, and the measurement over them at the limits of the external pitch diameter.
          */
@@ -6701,6 +7299,48 @@ export interface components {
             range: components["schemas"]["FigureShown"][];
             /** Serves */
             serves: boolean;
+        };
+        /**
+         * WishIn
+         * @description What is said of a job: the day it is wanted, what a day late costs, the job it waits for (0 for none), the day it
+         *     may begin from, who may do it: days as people say them, "" for whenever and for anybody.
+         */
+        WishIn: {
+            /**
+             * After
+             * @default 0
+             */
+            after?: number;
+            /**
+             * From Day
+             * @default
+             */
+            from_day?: string;
+            /**
+             * Wanted
+             * @default
+             */
+            wanted?: string;
+            /**
+             * Weight
+             * @default usual
+             */
+            weight?: string;
+            /**
+             * Who
+             * @default
+             */
+            who?: string;
+        };
+        /**
+         * WorkedShown
+         * @description A stretch in which somebody is at a task, in minutes from now.
+         */
+        WorkedShown: {
+            /** Begin */
+            begin: number;
+            /** End */
+            end: number;
         };
         /**
          * ZeroIn
@@ -15238,6 +15878,1314 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SeriesShown"][];
+                };
+            };
+        };
+    };
+    server_week_api_read_week: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeekShown"];
+                };
+            };
+            /** @description Request cannot be read */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_week_api_put_before: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BeforeIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeekShown"];
+                };
+            };
+            /** @description Request cannot be read */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_week_api_let_go: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeekShown"];
+                };
+            };
+            /** @description Request cannot be read */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_week_api_read_calendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CalendarIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BusyShown"][];
+                };
+            };
+            /** @description Request cannot be read */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_week_api_cutting_as_csv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            /** @description Request cannot be read */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_week_api_wish: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WishIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeekShown"];
+                };
+            };
+            /** @description Request cannot be read */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_week_api_read_now: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NowShown"] | null;
+                };
+            };
+            /** @description Request cannot be read */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_week_api_set_people: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandsIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeekShown"];
+                };
+            };
+            /** @description Request cannot be read */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_week_api_read_search: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SearchShown"];
+                };
+            };
+            /** @description Request cannot be read */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_week_api_begin_search: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SearchShown"];
+                };
+            };
+            /** @description Request cannot be read */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_week_api_end_search: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SearchShown"];
+                };
+            };
+            /** @description Request cannot be read */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_week_api_week_as_csv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            /** @description Request cannot be read */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_week_api_week_as_calendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
+                };
+            };
+            /** @description Request cannot be read */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_week_api_week_as_pdf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            /** @description Request cannot be read */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };

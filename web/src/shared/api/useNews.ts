@@ -6,7 +6,12 @@ import { isOwn } from '@/shared/jobs/useActs'
 
 type Change = Schemas['ChangeShown']
 /** What is shown of a topic, by the keys it is kept under. */
-const SHOWN: Record<Change['topic'], string[]> = { job: ['jobs', 'log'], kit: ['kit'], devices: ['devices'] }
+const SHOWN: Record<Change['topic'], string[]> = {
+  job: ['jobs', 'log', 'week'],
+  kit: ['kit', 'week'],
+  devices: ['devices'],
+  week: ['week'],
+}
 const heard = new Set<(change: Change) => void>()
 
 /**

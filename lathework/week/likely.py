@@ -1,0 +1,76 @@
+"""How sure it is that a job is done by its day: from how far times stray, its own and of all that is done before."""
+
+from __future__ import annotations
+
+import math
+from dataclasses import dataclass
+from typing import Literal
+
+from lathework.week.clock import Clock
+from lathework.week.model import Booking, Order, Problem
+
+SURE, LIKELY = 0.95, 0.75
+Mark = Literal["sure", "likely", "open", "late", "none"]
+
+
+@dataclass(frozen=True, slots=True)
+class InTime:
+    """The chance that a job is done by its day, None where it has none; by how many minutes of work it is over on
+    average, negative where time is left; how far that may stray (minutes, one standard deviation)."""
+
+    chance: float | None
+    over_min: int
+    strays_min: float
+
+    @property
+    def mark(self) -> Mark:
+        """How it is marked."""
+        if self.chance is None:
+            return "none"
+        if self.chance >= SURE:
+            return "sure"
+        if self.chance >= LIKELY:
+            return "likely"
+        return "open" if self.over_min <= 0 else "late"
+
+    @property
+    def words(self) -> str:
+        """How sure it is, in words."""
+        if self.chance is None:
+            return ""
+        if self.chance >= SURE:
+            return "sure"
+        tenths = max(0, min(9, round(self.chance * 10)))
+        return f"in time {tenths} times in 10" if tenths else "not in time"
+
+
+def _clock(problem: Problem, person: str) -> Clock:
+    return Clock(next(one for one in problem.people if one.name == person).spans)
+
+
+def _before(order: Order, last: Booking) -> list[Booking]:
+    """What the same hands do until a task is over, and what they wait for."""
+    return [one for one in order.bookings if one.person == last.person and one.end <= last.end]
+
+
+def last_of(order: Order, job: int) -> Booking | None:
+    """The task that ends a job; None where it has no place."""
+    if any(task.job == job for task in order.unplaced):
+        return None
+    return max((one for one in order.bookings if one.task.job == job), key=lambda one: one.end, default=None)
+
+
+def in_time(problem: Problem, order: Order, job: int) -> InTime:
+    """Whether a job is done by its day in an order."""
+    due, last = problem.dues[job].at, last_of(order, job)
+    if last is None:
+        return InTime(None if due is None else 0.0, 0, 0.0)
+    before = _before(order, last)
+    worked = sum(one.task.minutes + one.setting_up for one in before)
+    strays = math.hypot(math.sqrt(sum(one.task.spread**2 for one in before)), problem.unsure * worked)
+    if due is None:
+        return InTime(None, 0, strays)
+    clock = _clock(problem, last.person)
+    over = clock.until(last.end) - clock.until(due)
+    chance = 0.5 * math.erfc(over / (strays * math.sqrt(2))) if strays else float(over <= 0)
+    return InTime(chance, over, strays)

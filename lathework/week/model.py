@@ -1,0 +1,98 @@
+"""The work of a shop as it is put in order: tasks, what each is set up with, who is there when, an order of them."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass, field
+
+from lathework.value import value
+from lathework.week.hours import Span
+
+Item = tuple[str, str]
+"""Something that is set up: its kind ("bar", "die", "gears"), and which one it is."""
+SetUp = frozenset[Item]
+WEIGHTS: Mapping[str, tuple[int, str]] = {
+    "stopped": (6, "a machine stands still for it"),
+    "promised": (3, "promised to somebody"),
+    "usual": (2, "usual"),
+    "nice": (1, "nice to have"),
+}
+"""What a day late costs, and how it is said."""
+
+
+@value
+class Task:
+    """Work of a job at one station, done without something else between: `minutes` in the metal and around it, give or
+    take `spread` (minutes, one standard deviation), without setting up; `holds` is what it is set up with.
+
+    It begins after `ready` (minutes from now) and after the tasks named in `after` have ended. `people` are those who
+    may do it, nobody named for everybody. `pieces` is how many it makes.
+    """
+
+    ident: str
+    job: int
+    title: str
+    station: str
+    minutes: int
+    holds: SetUp
+    spread: float = 0.0
+    after: tuple[str, ...] = ()
+    ready: int = 0
+    people: tuple[str, ...] = ()
+    pieces: int = 1
+    what: str = ""
+
+
+@value
+class Due:
+    """When a job is wanted (minutes from now, None for whenever), and what a day late costs."""
+
+    at: int | None
+    weight: int
+
+
+@dataclass(frozen=True, slots=True)
+class Person:
+    """Somebody who works in the shop, and when."""
+
+    name: str
+    spans: tuple[Span, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class Problem:
+    """What is to be put in order. `standing` is what each station is set up with now; `unsure` the share of all minutes
+    that the pace of the shop may be off by (one standard deviation)."""
+
+    tasks: tuple[Task, ...]
+    dues: Mapping[int, Due]
+    people: tuple[Person, ...]
+    standing: Mapping[str, SetUp] = field(default_factory=dict)
+    unsure: float = 0.0
+
+
+@value
+class Booking:
+    """When a task is done, and by whom: from `begin` to `end` in minutes from now, closed hours in between left out;
+    its first `setting_up` minutes of work set it up."""
+
+    task: Task
+    person: str
+    begin: int
+    setting_up: int
+    end: int
+
+
+@dataclass(frozen=True, slots=True)
+class Order:
+    """Tasks in their order, and what it costs; `unplaced` are those that no hours are left for."""
+
+    bookings: tuple[Booking, ...]
+    unplaced: tuple[Task, ...] = ()
+    cost: int = 0
+
+    def done_at(self, job: int) -> int | None:
+        """When the last task of a job ends (minutes from now); None where one has no place, or it has none."""
+        if any(task.job == job for task in self.unplaced):
+            return None
+        return max((one.end for one in self.bookings if one.task.job == job), default=None)

@@ -1,0 +1,153 @@
+"""An order of the week: rules of thumb, the best of them bettered by moving tasks about."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Callable, Iterator, Sequence
+from random import Random
+
+from lathework.week.model import Order, Task
+from lathework.week.placing import Placing
+
+TRIES = 1200
+"""Orders that are tried at once: a few tenths of a second for forty jobs."""
+WARM, COLD = 0.04, 0.0004
+"""How much dearer an order may be that is tried from, at the first and at the last, as a share of what it costs."""
+WHOLE_JOBS = 0.3
+"""How many of the moves take a whole job."""
+SAME_DAYS_MIN = 2 * 24 * 60
+FAR = 10**6
+_Key = Callable[[Task], tuple[int, ...]]
+
+
+class Ordering:
+    """Sequences of the tasks of a problem, none before what it waits for."""
+
+    def __init__(self, placing: Placing) -> None:
+        self.placing = placing
+
+    def _due(self, task: Task) -> int:
+        at = self.placing.problem.dues[task.job].at
+        return FAR if at is None else at
+
+    def _weight(self, task: Task) -> int:
+        return self.placing.problem.dues[task.job].weight
+
+    def in_turn(self, worth: Callable[[int, Sequence[int]], tuple[int, ...]]) -> list[int]:
+        """A sequence by what each task is worth beside those before it, the least first."""
+        waiting, done, sequence = list(range(len(self.placing.tasks))), set[int](), list[int]()
+        while waiting:
+            free = [at for at in waiting if done.issuperset(self.placing.after[at])]
+            # A circle is refused where it is said; what is left of one comes last.
+            first = min(free or waiting, key=lambda at: worth(at, sequence))
+            waiting.remove(first)
+            sequence.append(first)
+            done.add(first)
+        return sequence
+
+    def _by(self, key: _Key) -> list[int]:
+        return self.in_turn(lambda at, _: key(self.placing.tasks[at]))
+
+    def _set_up_next(self, at: int, sequence: Sequence[int]) -> tuple[int, int, int]:
+        """What takes the least setting up, of tasks of about the same day."""
+        placing = self.placing
+        before = next((one for one in reversed(sequence) if placing.station[one] == placing.station[at]), None)
+        takes = placing.first[at] if before is None else placing.change[before][at]
+        due = self._due(placing.tasks[at])
+        return due // SAME_DAYS_MIN, takes, due
+
+    def rules(self) -> Iterator[list[int]]:
+        """By date; by date, heavy ones earlier; heavy ones first; the shortest for its weight; the least setting up."""
+        minutes: dict[int, int] = {}
+        for task in self.placing.tasks:
+            minutes[task.job] = minutes.get(task.job, 0) + task.minutes
+        yield self._by(lambda task: (self._due(task), -self._weight(task), task.job))
+        yield self._by(lambda task: (self._due(task) - SAME_DAYS_MIN * self._weight(task), task.job))
+        yield self._by(lambda task: (-self._weight(task), self._due(task), task.job))
+        yield self._by(lambda task: (minutes[task.job] // self._weight(task), self._due(task), task.job))
+        yield self.in_turn(self._set_up_next)
+
+    def as_known(self, known: Sequence[str]) -> list[int]:
+        """The tasks in a sequence that was good before, by their ids; those new to it behind the one before them by
+        date."""
+        rank = {ident: 2 * n for n, ident in enumerate(known)}
+        last = -1
+        for at in next(self.rules()):
+            ident = self.placing.tasks[at].ident
+            last = rank.setdefault(ident, last + 1 if last % 2 == 0 else last)
+        return self._by(lambda task: (rank[task.ident],))
+
+    def may_move(self, sequence: Sequence[int], taken: int, put: int) -> bool:
+        """Whether a task may be put elsewhere: none it passes waits for it, and it for none of them."""
+        after, moved = self.placing.after, sequence[taken]
+        if put > taken:
+            return all(moved not in after[passed] for passed in sequence[taken + 1 : put + 1])
+        return all(passed not in after[moved] for passed in sequence[put:taken])
+
+    def _one_moved(self, sequence: list[int], random: Random) -> list[int] | None:
+        """The sequence with one task elsewhere; None where it would pass what it waits for."""
+        count = len(sequence)
+        reach = max(2, count // 2)
+        taken = random.randrange(count)
+        put = min(count - 1, max(0, taken + random.randint(-reach, reach)))
+        if put == taken or not self.may_move(sequence, taken, put):
+            return None
+        tried = sequence[:taken] + sequence[taken + 1 :]
+        tried.insert(put, sequence[taken])
+        return tried
+
+    def _job_moved(self, sequence: list[int], random: Random) -> list[int] | None:
+        """The sequence with all tasks of a job elsewhere, one behind the other."""
+        placing = self.placing
+        job = placing.job[random.choice(sequence)]
+        own = [at for at in sequence if placing.job[at] == job]
+        rest = [at for at in sequence if placing.job[at] != job]
+        put = random.randint(0, len(rest))
+        before, behind = set(rest[:put]), rest[put:]
+        if any(first not in before and first not in own for at in own for first in placing.after[at]):
+            return None
+        if any(first in own for at in before for first in placing.after[at]):
+            return None
+        return [*rest[:put], *own, *behind]
+
+    def search(
+        self,
+        sequence: Sequence[int],
+        tries: int,
+        random: Random,
+        *,
+        warm: float = 0.0,
+        better: Callable[[int, Sequence[int]], bool] = lambda cost, sequence: True,
+    ) -> tuple[int, list[int]]:
+        """The cheapest sequence met in so many `tries` of moving a task, and its cost; while `warm` (a share of the
+        cost, a bare number of no unit) dearer ones are gone on from too. `better` is told of each that is cheaper than
+        all before; the search ends where it says so."""
+        now = best = list(sequence)
+        costs = least = self.placing.place(now)[0]
+        for at in range(tries if len(now) > 1 else 0):
+            move = self._job_moved if random.random() < WHOLE_JOBS else self._one_moved
+            tried = move(now, random)
+            if tried is None:
+                continue
+            cost = self.placing.place(tried)[0]
+            heat = warm * (COLD / WARM) ** (at / tries) * max(costs, 1)
+            if cost <= costs or (heat and random.random() < math.exp((costs - cost) / heat)):
+                now, costs = tried, cost
+                if cost < least:
+                    least, best = cost, tried
+                    if not better(least, best):
+                        break
+        return least, best
+
+
+def simple_order(placing: Placing, known: Sequence[str] = (), *, tries: int = TRIES) -> Order:
+    """An order at once, the same one whenever it is asked; `known` is a sequence that was good before, by its ids."""
+    ordering = Ordering(placing)
+    starts = list(ordering.rules()) if placing.tasks else []
+    if known and starts:
+        starts.append(ordering.as_known(known))
+    costs = sorted((placing.place(start)[0], start) for start in starts)
+    if not costs:
+        return Order(())
+    found = [ordering.search(start, tries // 3, Random(7)) for _, start in costs[:3]]
+    return placing.order(min(found)[1])

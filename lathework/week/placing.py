@@ -1,0 +1,109 @@
+"""Tasks placed one after the other, each as early as hours, station, hands and what it waits for allow."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable, Sequence
+
+from lathework.week.changeover import changeover
+from lathework.week.clock import Clock
+from lathework.week.model import Booking, Due, Order, Problem, SetUp, Task
+
+LATE, RISKY, SETTING_UP, DONE = 400, 4, 60, 1
+"""What counts against each other, in minutes of work and before a job's weight: a minute after its day; a tenth of a
+minute that it would be late if all took a third longer; a minute of setting up; a minute until it is done. So an order
+is late last of all, leaves room before days, and sets up as little as it may without that."""
+LONGER, OF = 13, 10
+"""How much longer all may take before a day that is met is no more sure: thirteen tenths."""
+NEVER_MIN = 60 * 24 * 365
+"""How late a job counts that finds no place in the hours (minutes)."""
+NOTHING: SetUp = frozenset()
+
+
+class Placing:
+    """A problem by numbers, so that thousands of sequences can be tried: tasks, stations and hands as places of
+    lists. A sequence is the places of all tasks."""
+
+    def __init__(self, problem: Problem) -> None:
+        self.problem = problem
+        self.tasks = problem.tasks
+        place = {task.ident: n for n, task in enumerate(self.tasks)}
+        stations = list(dict.fromkeys(task.station for task in self.tasks))
+        self.stations = len(stations)
+        self.station = [stations.index(task.station) for task in self.tasks]
+        self.clocks = [Clock(person.spans) for person in problem.people]
+        self.hands = [self._hands(task) for task in self.tasks]
+        self.after = [tuple(place[one] for one in task.after if one in place) for task in self.tasks]
+        self.jobs = list(problem.dues)
+        of = {job: n for n, job in enumerate(self.jobs)}
+        self.job = [of[task.job] for task in self.tasks]
+        self.dues: list[Due] = list(problem.dues.values())
+        self.wanted = [
+            [clock.until(due.at) if due.at is not None else NEVER_MIN for clock in self.clocks] for due in self.dues
+        ]
+        holds = [task.holds for task in self.tasks]
+        self.first = [changeover(problem.standing.get(task.station, NOTHING), task.holds) for task in self.tasks]
+        self.change = [[changeover(before, after) for after in holds] for before in holds]
+
+    def _hands(self, task: Task) -> tuple[int, ...]:
+        names = [person.name for person in self.problem.people]
+        return tuple(n for n, name in enumerate(names) if not task.people or name in task.people)
+
+    def _earliest(self, at: int, ready: int, minutes: int, free: Sequence[int]) -> tuple[int, int, int, int] | None:
+        """Who ends a task first that is ready then: when it ends, when it begins, who that is, and the minutes that
+        they have worked by then."""
+        best: tuple[int, int, int, int] | None = None
+        for hand in self.hands[at]:
+            found = self.clocks[hand].work(max(ready, free[hand]), minutes)
+            if found is not None and (best is None or found[1] < best[0]):
+                best = (found[1], found[0], hand, found[2])
+        return best
+
+    def place(self, sequence: Iterable[int], bookings: list[Booking] | None = None) -> tuple[int, list[int]]:
+        """What the order of a sequence costs, and the places of the tasks that no hours are left for; its bookings are
+        added to those that are given."""
+        tasks, change, stations = self.tasks, self.change, self.station
+        ended = [-1] * len(tasks)
+        free, hands = [0] * self.stations, [0] * len(self.clocks)
+        stands = [-1] * self.stations
+        done, late, risky = ([0] * len(self.jobs) for _ in range(3))
+        total, unplaced = 0, []
+        for at in sequence:
+            station, task = stations[at], tasks[at]
+            ready, waits = max(task.ready, free[station]), True
+            for before in self.after[at]:
+                end = ended[before]
+                waits = waits and end >= 0
+                if end > ready:
+                    ready = end
+            setting_up = change[stands[station]][at] if stands[station] >= 0 else self.first[at]
+            found = self._earliest(at, ready, setting_up + task.minutes, hands) if waits else None
+            if found is None:
+                unplaced.append(at)
+                done[self.job[at]] = late[self.job[at]] = NEVER_MIN
+                continue
+            end, begin, hand, worked = found
+            self._note(self.job[at], hand, worked, done, late, risky)
+            ended[at] = free[station] = hands[hand] = end
+            stands[station] = at
+            total += SETTING_UP * setting_up
+            if bookings is not None:
+                bookings.append(Booking(task, self.problem.people[hand].name, begin, setting_up, end))
+        for at, due in enumerate(self.dues):
+            total += due.weight * (LATE * late[at] + RISKY * risky[at] + DONE * done[at])
+        return total, unplaced
+
+    def _note(self, job: int, hand: int, worked: int, done: list[int], late: list[int], risky: list[int]) -> None:
+        """Note that a task of a job ends when somebody has worked so many minutes (unit: minutes)."""
+        wanted = self.wanted[job][hand]
+        if worked > done[job]:
+            done[job] = worked
+        if worked - wanted > late[job]:
+            late[job] = worked - wanted
+        if LONGER * worked - OF * wanted > risky[job]:
+            risky[job] = LONGER * worked - OF * wanted
+
+    def order(self, sequence: Iterable[int]) -> Order:
+        """The order of a sequence."""
+        bookings: list[Booking] = []
+        cost, unplaced = self.place(sequence, bookings)
+        return Order(tuple(bookings), tuple(self.tasks[at] for at in unplaced), cost)

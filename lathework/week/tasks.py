@@ -1,0 +1,223 @@
+"""What is left of a job, as tasks: what is done at one station without something else between."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator, Sequence
+from dataclasses import dataclass
+
+from lathework.bench.bench import Bench
+from lathework.bench.progress import Progress
+from lathework.lengths import Length
+from lathework.part.thread_cutters import OUTSIDE
+from lathework.planning.operation import Operation
+from lathework.planning.plan import Plan
+from lathework.week.learned import Learned
+from lathework.week.model import Item, SetUp, Task
+
+BENCH, MILL, PRESS = "bench", "mill", "press"
+STATIONS = {BENCH: "Bench, vice", MILL: "Mill", PRESS: "Drill press"}
+"""Where work is done off the lathe, and what that is called."""
+LATHE = "lathe:"
+_OFF_THE_LATHE = {"saw": BENCH, "deburr": BENCH, "fit": BENCH, "flats": MILL, "keyway": MILL}
+_HELD_UP = {"centre": "the tailstock centre", "steady": "the travelling steady"}
+"""What is set up to hold long work beside the chuck, which is there anyhow."""
+
+
+IN_PASSING_MIN = 30
+"""Less than this at the bench is done beside the work at a machine (minutes, practice)."""
+
+
+@dataclass(frozen=True, slots=True)
+class Run:
+    """Steps at one station for all the pieces that want them: the minutes of each that is left, how many pieces."""
+
+    number: int
+    station: str
+    steps: tuple[Operation, ...]
+    minutes: tuple[float, ...]
+    pieces: int
+
+    def with_more(self, other: Run) -> Run:
+        """The same with what is done beside it."""
+        steps, minutes = (*self.steps, *other.steps), (*self.minutes, *other.minutes)
+        return Run(self.number, self.station, steps, minutes, max(self.pieces, other.pieces))
+
+
+@dataclass(frozen=True, slots=True)
+class Asked:
+    """What is said of a job beside its plan: when it may begin (minutes from now), who may do it."""
+
+    ready: int = 0
+    people: tuple[str, ...] = ()
+
+
+def lathe_of(plan: Plan) -> str:
+    """The station of a plan's lathe."""
+    return LATHE + plan.job.setup.machine
+
+
+def station_of(step: Operation, plan: Plan) -> str:
+    """Where a step is done."""
+    if step.key.startswith("cross-"):
+        return PRESS
+    if step.key.startswith("hub-keyway"):
+        return lathe_of(plan)
+    return _OFF_THE_LATHE.get(step.kind) or lathe_of(plan)
+
+
+def runs_of(plan: Plan) -> list[tuple[str, list[Operation]]]:
+    """The steps of a plan, those together that are done at one station: a moment at the bench between two steps on the
+    lathe is spent beside it."""
+    runs: list[tuple[str, list[Operation]]] = []
+    for step in plan.operations:
+        station = station_of(step, plan)
+        if runs and runs[-1][0] == station:
+            runs[-1][1].append(step)
+        else:
+            runs.append((station, [step]))
+    lathe = lathe_of(plan)
+    settled: list[tuple[str, list[Operation]]] = []
+    for number, (station, steps) in enumerate(runs):
+        between = station == BENCH and 0 < number < len(runs) - 1 and settled and settled[-1][0] == lathe
+        if settled and (between or settled[-1][0] == station):
+            settled[-1][1].extend(steps)
+        else:
+            settled.append((station, steps))
+    return settled
+
+
+def _in_passing(runs: Sequence[Run]) -> list[Run]:
+    """The same, where a few minutes at the bench belong to what is done beside them: nobody goes home between sawing
+    and turning."""
+    kept: list[Run] = []
+    saw: Run | None = None
+    for run in runs:
+        if run.station == BENCH and sum(run.minutes) < IN_PASSING_MIN and len(runs) > 1:
+            if kept:
+                kept[-1] = kept[-1].with_more(run)
+            else:
+                saw = run if saw is None else saw.with_more(run)
+            continue
+        kept.append(run if saw is None else run.with_more(saw))
+        saw = None
+    return kept if saw is None else [*kept, saw]
+
+
+def minutes_of(plan: Plan) -> dict[str, float]:
+    """The minutes that a plan expects of each step, by its key."""
+    piece = next(one for one in plan.batch if one.name == "time for a piece")
+    return {step.key: given.value for step, given in zip(plan.operations, piece.inputs, strict=True)}
+
+
+def sized(length: Length) -> str:
+    """A size as it was typed, with its unit where that is not plain.
+
+    >>> sized(Length(22.0, "mm", "22"))
+    '22 mm'
+    """
+    typed = length.typed.strip()
+    plain = "/" in typed or not typed.replace(".", "").isdigit()
+    return typed if plain else f"{typed} {length.unit}"
+
+
+def _threads(plan: Plan) -> Iterator[Item]:
+    """What cuts the threads of a part outside."""
+    for thread in plan.work.threads.values():
+        cutter, name = OUTSIDE[thread.cut], thread.thread.designation
+        if cutter.on_leadscrew:
+            yield "gears", name
+        elif cutter.opens:
+            yield "head", name
+        else:
+            yield "die", name
+            yield "holder", "the die holder"
+
+
+def holds_of(plan: Plan, job: int) -> SetUp:
+    """What the lathe of a plan is set up with."""
+    stock, material = plan.job.part.stock, plan.job.material
+    kinds = {step.kind for step in plan.operations}
+    items: list[Item] = [("part", f"{job}.{plan.job.part.id}"), *_threads(plan)]
+    if not stock.one_ended:
+        items.append(("bar", f"{sized(stock.across)} {material.name}"))
+    carried = {chucking.carried for chucking in plan.chuckings}
+    items += [("holding", words) for held, words in _HELD_UP.items() if held in carried]
+    if "part-off" in kinds:
+        items.append(("blade", sized(plan.job.setup.parting_blade)))
+    items += [("tap", bore.thread.designation) for bore in plan.job.part.bores if bore.thread is not None]
+    if "taper" in kinds:
+        items.append(("slide", f"the angle of {plan.job.title}"))
+    return frozenset(items)
+
+
+def _to_make(bench: Bench) -> list[frozenset[str]]:
+    """What is done of each piece that is still to be made."""
+    if bench.finished:
+        return []
+    begun = [bench.done, *bench.aside.values()]
+    fresh = max(0, bench.plan.job.quantity - bench.good - len(begun))
+    return [*begun, *([frozenset[str]()] * fresh)]
+
+
+def _task_minutes(bench: Bench, steps: Sequence[Operation], learned: Learned) -> tuple[list[float], int]:
+    """The minutes of each step that is still to be done, at the pace of this shop; how many pieces that is."""
+    plan, expected = bench.plan, minutes_of(bench.plan)
+    job, minutes, pieces = plan.job, list[float](), 0
+    for number, done in enumerate(_to_make(bench)):
+        left = [step for step in steps if step.key not in done]
+        pieces += bool(left)
+        first = number == 0 and bench.good == 0
+        for step in left:
+            factor = learned.factor(step.kind, job.material.name, job.setup.machine, first=first)
+            minutes.append(expected[step.key] * factor)
+    return minutes, pieces
+
+
+def _runs_left(bench: Bench, learned: Learned) -> list[Run]:
+    """What is left of a part, run by run."""
+    left = []
+    for number, (station, steps) in enumerate(runs_of(bench.plan)):
+        minutes, pieces = _task_minutes(bench, steps, learned)
+        if minutes:
+            left.append(Run(number, station, tuple(steps), tuple(minutes), pieces))
+    return _in_passing(left)
+
+
+def _holds(plan: Plan, job: int, run: Run) -> SetUp:
+    """What a run is set up with: a bench needs nothing, a mill and a drill press their vice."""
+    if run.station == lathe_of(plan):
+        return holds_of(plan, job)
+    return frozenset() if run.station == BENCH else frozenset({("vice", f"{job}.{plan.job.part.id}.{run.number}")})
+
+
+def tasks_of(job: int, progress: Progress, learned: Learned, asked: Asked) -> tuple[Task, ...]:
+    """What is left of a job, in the order it is done: each task waits for the one before it."""
+    tasks: list[Task] = []
+    for bench in progress.benches:
+        plan = bench.plan
+        for run in _runs_left(bench, learned) if plan.goes else ():
+            tasks.append(
+                Task(
+                    ident=f"{job}.{plan.job.part.id}.{run.number}",
+                    job=job,
+                    title=plan.job.title,
+                    station=run.station,
+                    minutes=max(1, round(sum(run.minutes))),
+                    spread=learned.spread(run.minutes),
+                    holds=_holds(plan, job, run),
+                    after=(tasks[-1].ident,) if tasks else (),
+                    ready=asked.ready,
+                    people=asked.people,
+                    pieces=run.pieces,
+                    what=_what(plan, run),
+                )
+            )
+    return tuple(tasks)
+
+
+def _what(plan: Plan, run: Run) -> str:
+    """What is done in a task, in a few words."""
+    if run.station == lathe_of(plan):
+        return plan.job.designations or sized(plan.job.part.stock.across)
+    titles = list(dict.fromkeys(step.title for step in run.steps))
+    return titles[0] if len(titles) == 1 else f"{titles[0]} and {len(titles) - 1} more"

@@ -1,0 +1,1 @@
+"""The week: when jobs are wanted, when somebody is in the shop, and the order that follows."""

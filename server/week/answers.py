@@ -1,0 +1,328 @@
+"""The week as the page and the papers show it."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable, Sequence
+from itertools import takewhile
+
+from lathework.outfit.need import Need
+from lathework.planning.notice import told
+from lathework.shop.kinds import name_of
+from lathework.shop.kinds.bars import Bar
+from lathework.shop.kinds.kind import Owned
+from lathework.shop.kinds.lathes import OwnLathe
+from lathework.week.bars import Cutting, Wanted, buys, cutting_list, wanted_of
+from lathework.week.days import WEEKDAYS, day_words
+from lathework.week.hours import Span, hours_words
+from lathework.week.learned import span
+from lathework.week.likely import in_time, last_of
+from lathework.week.model import WEIGHTS, Booking, Order
+from lathework.week.ordering import simple_order
+from lathework.week.placing import Placing
+from lathework.week.tasks import LATHE, STATIONS
+from lathework.week.why import Reason, reasons, would_help
+from lathework.week.words import TAPE_MM, at, by_tape, clock, duration, from_to, moment_words
+from server.jobs.needed import needed
+from server.kit.owned import things
+from server.site.choices import ChoiceShown
+from server.week.gather import Gathered, Left
+from server.week.models import PutBefore
+from server.week.shown import (
+    BarShown,
+    BookingShown,
+    CutFromBar,
+    JobInWeek,
+    LaidOut,
+    MissingShown,
+    NowShown,
+    OutOfWeek,
+    PersonShown,
+    PlacedByHand,
+    StationShown,
+    StretchShown,
+    WeekShown,
+    WhySoShown,
+    WorkedShown,
+)
+
+SOME_LATHE = "Lathe"
+
+
+def order_of(gathered: Gathered) -> tuple[Placing, Order]:
+    """The order of the week, and the problem by numbers."""
+    placing = Placing(gathered.problem)
+    return placing, simple_order(placing, gathered.known)
+
+
+def station_names(owned: Sequence[Owned]) -> dict[str, str]:
+    """What the stations are called, lathes by their names in the shop."""
+    lathes = {LATHE + one.id: name_of(one) for one in owned if isinstance(one, OwnLathe)}
+    return {**lathes, **STATIONS}
+
+
+def stretches_of(gathered: Gathered) -> tuple[Span, ...]:
+    """When anybody is in the shop: the stretches of all, those together that meet."""
+    spans = sorted((span for hand in gathered.problem.people for span in hand.spans), key=lambda one: one.begin)
+    joined: list[Span] = []
+    for one in spans:
+        if joined and one.begin <= joined[-1].end:
+            joined[-1] = Span(joined[-1].begin, max(joined[-1].end, one.end))
+        else:
+            joined.append(one)
+    return tuple(joined)
+
+
+def _stretch(gathered: Gathered, one: Span) -> StretchShown:
+    begin, end = at(gathered.now, one.begin), at(gathered.now, one.end)
+    ahead = (begin.date() - gathered.now.date()).days
+    day = "Today" if ahead == 0 else WEEKDAYS[begin.weekday()]
+    return StretchShown(
+        one.begin, one.end, day, day_words(begin.date()).partition(" ")[2], f"{clock(begin)} to {clock(end)}"
+    )
+
+
+def _booking(gathered: Gathered, one: Booking) -> BookingShown:
+    task = one.task
+    took = span(task.minutes, _strays(task.spread, task.minutes, gathered.problem.unsure))
+    return BookingShown(
+        ident=task.ident,
+        job=task.job,
+        title=task.title,
+        station=task.station,
+        person=one.person,
+        begin=one.begin,
+        end=one.end,
+        setting_up=one.setting_up,
+        worked=_worked(gathered, one),
+        pieces=task.pieces,
+        what=task.what,
+        when=from_to(gathered.now, one.begin, one.end),
+        takes=duration(task.minutes),
+        low=duration(took.low),
+        high=duration(took.high),
+    )
+
+
+def _worked(gathered: Gathered, one: Booking) -> tuple[WorkedShown, ...]:
+    """The stretches of a task in which somebody is at it."""
+    hand = next(hand for hand in gathered.problem.people if hand.name == one.person)
+    spans = ((max(one.begin, span.begin), min(one.end, span.end)) for span in hand.spans)
+    return tuple(WorkedShown(begin, end) for begin, end in spans if end > begin)
+
+
+def _strays(own: float, minutes: float, unsure: float) -> float:
+    """How far so many `minutes` stray: their `own` straying (minutes) and what is not known of the shop (a share, of no
+    unit)."""
+    return float((own**2 + (unsure * minutes) ** 2) ** 0.5)
+
+
+def _job(gathered: Gathered, placing: Placing, order: Order, one: Left, by_hand: PlacedByHand) -> JobInWeek:
+    minutes = sum(task.minutes for task in one.tasks)
+    own = sum(task.spread**2 for task in one.tasks) ** 0.5
+    took = span(minutes, _strays(own, minutes, gathered.problem.unsure))
+    sure = in_time(gathered.problem, order, one.job.pk)
+    end = order.done_at(one.job.pk)
+    helps = would_help(placing, order, one.job.pk, duration) if sure.mark == "late" and end is not None else ()
+    return JobInWeek(
+        job=one.job.pk,
+        title=one.job.title,
+        wanted=one.wish.said,
+        day=day_words(one.wish.day) if one.wish.day else "",
+        weight=one.wish.weight,
+        after=one.wish.after_id or 0,
+        from_day=one.wish.from_said,
+        from_words=day_words(one.wish.from_day) if one.wish.from_day else "",
+        who=one.wish.who,
+        pieces=one.progress.quantity - one.progress.good,
+        takes=duration(took.mean),
+        low=duration(took.low),
+        high=duration(took.high),
+        expected=duration(one.expected_min),
+        done=moment_words(gathered.now, end) if end is not None else "",
+        mark=sure.mark,
+        sure=sure.words,
+        helps=helps,
+        by_hand=by_hand,
+    )
+
+
+def _at_once(order: Order) -> list[Booking]:
+    """What is done first, up to where another job begins: the tasks of one job by one person."""
+    first = min(order.bookings, key=lambda one: (one.begin, one.end))
+    own = sorted((one for one in order.bookings if one.person == first.person), key=lambda one: one.begin)
+    return list(takewhile(lambda one: one.task.job == first.task.job, own))
+
+
+def _now(gathered: Gathered, order: Order, why: Sequence[Reason], names: dict[str, str]) -> NowShown | None:
+    if not order.bookings:
+        return None
+    together = _at_once(order)
+    first, longest = together[0], max(together, key=lambda one: one.task.minutes)
+    left = next(one for one in gathered.left if one.job.pk == first.task.job)
+    many = max(one.task.pieces for one in together)
+    minutes = sum(one.task.minutes + one.setting_up for one in together)
+    where = names.get(longest.task.station, SOME_LATHE)
+    text = f"{many} {'piece' if many == 1 else 'pieces'}, {duration(minutes)}, {where}"
+    if first.begin > 0:
+        text += f", from {moment_words(gathered.now, first.begin)}"
+    told = [one.text for one in why if one.job == first.task.job and one.mark == "set up"]
+    if left.wish.day:
+        told.append(f"It is wanted on {day_words(left.wish.day)}.")
+    return NowShown(first.task.job, first.task.title, text, " ".join(told))
+
+
+def _next_stretch(order: Order, spans: Sequence[Span]) -> list[int]:
+    """The jobs that are worked at in the next time in the shop."""
+    if not spans:
+        return []
+    return list(dict.fromkeys(one.task.job for one in order.bookings if one.begin < spans[0].end))
+
+
+def _needs(
+    gathered: Gathered, order: Order, spans: Sequence[Span]
+) -> tuple[tuple[LaidOut, ...], tuple[MissingShown, ...]]:
+    """What to lay out for the next time, over the jobs made then; what is missing, over all jobs."""
+    soon = _next_stretch(order, spans)
+    laid: dict[tuple[str, str], list[str]] = {}
+    missing: dict[str, tuple[list[str], list[int], str]] = {}
+    for one in gathered.left:
+        for need in (need for plan in one.standing.plans for need in needed(plan)):
+            if _is_bar(need):
+                continue
+            if need.thing is None:
+                titles, ends, instead = missing.setdefault(need.what, ([], [], ""))
+                titles.append(one.job.title)
+                begins = [b.begin for b in order.bookings if b.task.job == one.job.pk]
+                ends += begins[:1]
+                words = " or ".join(stand.words for stand in need.instead if stand.serves)
+                missing[need.what] = (titles, ends, instead or words)
+            elif one.job.pk in soon:
+                laid.setdefault((name_of(need.thing), need.thing.place), []).append(one.job.title)
+    lay_out = tuple(LaidOut(thing, place, tuple(dict.fromkeys(jobs))) for (thing, place), jobs in laid.items())
+    short = tuple(
+        MissingShown(what, tuple(dict.fromkeys(titles)), moment_words(gathered.now, min(ends)) if ends else "", instead)
+        for what, (titles, ends, instead) in missing.items()
+    )
+    return lay_out, short
+
+
+def _is_bar(need: Need) -> bool:
+    """Whether something is bar: which is cut, and which to buy, is said over all jobs by the cutting list alone."""
+    return isinstance(need.thing, Bar) or ("kind", "bar") in need.owns
+
+
+def cutting_of(gathered: Gathered, owned: Iterable[Owned]) -> Cutting:
+    """What is cut from which bar, over all jobs of the week."""
+    wanted = []
+    for one in gathered.left:
+        for bench in one.progress.benches:
+            begun = bool(bench.done) + len(bench.aside)
+            asked = wanted_of(bench.plan, one.job.pk, bench.plan.job.quantity - bench.good - begun)
+            if bench.plan.goes and not bench.finished and asked is not None:
+                wanted.append(asked)
+    return cutting_list(wanted, [one for one in owned if isinstance(one, Bar)])
+
+
+def bars_shown(cutting: Cutting) -> tuple[BarShown, ...]:
+    """Bars with their cuts."""
+    shown = []
+    for bar in cutting.bars:
+        unit = bar.cuts[0][0].unit
+        cuts = tuple(CutFromBar(one.job, one.title, n, told(one.each_mm, one.unit)) for one, n in bar.cuts)
+        shares = tuple(round(one.takes_mm(n) / bar.long_mm, 4) for one, n in bar.cuts)
+        left = round(max(0.0, bar.left_mm) / bar.long_mm, 4)
+        shown.append(
+            BarShown(bar.bar, bar.name, by_tape(bar.long_mm, unit), by_tape(bar.left_mm, unit), cuts, (*shares, left))
+        )
+    return tuple(shown)
+
+
+def listed(jobs: Sequence[Wanted]) -> str:
+    """The names of jobs."""
+    return ", ".join(one.title for one in jobs)
+
+
+def buys_shown(cutting: Cutting) -> tuple[str, ...]:
+    """What to buy, in words."""
+    return tuple(
+        f"{by_tape(long_mm + TAPE_MM[jobs[0].unit], jobs[0].unit)} of {called}, for {listed(jobs)}"
+        for called, long_mm, jobs in buys(cutting.missing)
+    )
+
+
+def _by_hand() -> dict[int, PlacedByHand]:
+    found: dict[int, tuple[list[int], list[int]]] = {}
+    for pair in PutBefore.objects.order_by("pk"):
+        found.setdefault(pair.then_id, ([], []))[0].append(pair.first_id)
+        found.setdefault(pair.first_id, ([], []))[1].append(pair.then_id)
+    return {job: PlacedByHand(tuple(before), tuple(after)) for job, (before, after) in found.items()}
+
+
+def _pace(gathered: Gathered) -> str:
+    learned = gathered.pace
+    if not learned.steps:
+        return "Times are the plans’ own: nothing was timed here yet."
+    steps = f"{learned.steps} {'step' if learned.steps == 1 else 'steps'}"
+    return f"Times are what {steps} took here, between what was recorded at the bench."
+
+
+def now_shown(gathered: Gathered) -> NowShown | None:
+    """What to do now."""
+    _, order = order_of(gathered)
+    return _now(gathered, order, reasons(gathered.problem, order), station_names(things()))
+
+
+def week_shown(gathered: Gathered) -> WeekShown:
+    """The whole page."""
+    placing, order = order_of(gathered)
+    owned = things()
+    names, why, spans = station_names(owned), reasons(gathered.problem, order), stretches_of(gathered)
+    last = max((one.end for one in order.bookings), default=0)
+    stations = dict.fromkeys(one.task.station for one in order.bookings)
+    by_hand = _by_hand()
+    lay_out, missing = _needs(gathered, order, spans)
+    cutting = cutting_of(gathered, owned)
+    jobs = (_job(gathered, placing, order, one, by_hand.get(one.job.pk, PlacedByHand((), ()))) for one in gathered.left)
+    return WeekShown(
+        now=_now(gathered, order, why, names),
+        moment=moment_words(gathered.now, 0),
+        people=tuple(
+            PersonShown(person.name, person.usual, person.changed, hours_words(hours))
+            for person, hours in gathered.people
+        ),
+        hours=_hours(gathered),
+        stretches=tuple(_stretch(gathered, one) for one in spans if one.begin < max(last, 1)),
+        stations=tuple(StationShown(code, names.get(code, SOME_LATHE)) for code in sorted(stations, key=_rank)),
+        bookings=tuple(_booking(gathered, one) for one in order.bookings),
+        unplaced=tuple(dict.fromkeys(task.title for task in order.unplaced)),
+        reasons=tuple(
+            WhySoShown(one.job, one.text, one.mark, duration(one.minutes) if one.minutes else "") for one in why
+        ),
+        jobs=tuple(sorted(jobs, key=lambda one: _done(order, one.job))),
+        out=tuple(OutOfWeek(job.pk, job.title, reason) for job, reason in gathered.out),
+        weights=tuple(ChoiceShown(code, name, "") for code, (_, name) in WEIGHTS.items()),
+        lay_out=lay_out,
+        missing=missing,
+        bars=bars_shown(cutting),
+        buys=buys_shown(cutting),
+        pace=_pace(gathered),
+        cost=order.cost,
+    )
+
+
+def _rank(code: str) -> tuple[bool, str]:
+    """Lathes first."""
+    return not code.startswith(LATHE), code
+
+
+def _done(order: Order, job: int) -> int:
+    last = last_of(order, job)
+    return last.end if last is not None else 10**9
+
+
+def _hours(gathered: Gathered) -> str:
+    """The usual weeks in words, a person's name before each where there are several."""
+    told_of = [(person.name, hours_words(hours)) for person, hours in gathered.people]
+    if len(told_of) == 1:
+        return told_of[0][1]
+    return " · ".join(f"{name}: {words or 'no hours'}" for name, words in told_of)

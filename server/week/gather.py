@@ -1,0 +1,213 @@
+"""The problem of the week, out of what the shop has and what was said: jobs that are open, their tasks at the pace of
+the shop, who is there when."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable
+from dataclasses import dataclass, replace
+from datetime import date, datetime, time
+
+from lathework.bench.progress import Progress
+from lathework.errors import InputError
+from lathework.remembered import Remembered
+from lathework.week.hours import DAY_MIN, Hours, Open, Span, read_hours, spans_of
+from lathework.week.learned import Learned, Took, learn
+from lathework.week.model import WEIGHTS, Due, Problem, SetUp, Task
+from lathework.week.model import Person as Hand
+from lathework.week.tasks import LATHE, Asked, holds_of, lathe_of, tasks_of
+from server.jobs.queries import Job, StandingRow, jobs, last_took, standings, took
+from server.jobs.standing import Standing, standing
+from server.site.problems import Unreadable
+from server.week.models import BestOrder, Person, PutBefore, Wish
+
+OPEN_STATES = ("planned", "on the bench")
+ROOM, MOST_DAYS, FEWEST_DAYS = 2.0, 364, 28
+"""Hours are looked ahead for twice the work there is, four weeks at the least and a year at the most."""
+KEPT_STANDINGS = 256
+LATELY = 20
+"""Jobs that were worked at last, out of which it is seen what the lathes are set up with."""
+_standings: Remembered[Standing] = Remembered(KEPT_STANDINGS)
+_paces: Remembered[Learned] = Remembered(2)
+AS_PLANNED = Learned()
+
+
+@dataclass(frozen=True, slots=True)
+class Left:
+    """An open job that is in the week, with where it stands, what was said of it, and its tasks."""
+
+    job: Job
+    standing: Standing
+    wish: Wish
+    tasks: tuple[Task, ...]
+
+    @property
+    def progress(self) -> Progress:
+        """How far it is."""
+        return self.standing.progress
+
+    @property
+    def expected_min(self) -> int:
+        """Minutes that its plan expects of what is left, setting up left out."""
+        return sum(task.minutes for task in tasks_of(self.job.pk, self.progress, AS_PLANNED, Asked()))
+
+
+@dataclass(frozen=True, slots=True)
+class Gathered:
+    """The week as it stands: `out` are the jobs that are not in it, with the reason; `known` the sequence that a search
+    found last; `pace` what is known of how long steps take here."""
+
+    now: datetime
+    problem: Problem
+    left: tuple[Left, ...]
+    out: tuple[tuple[Job, str], ...]
+    people: tuple[tuple[Person, Hours], ...]
+    known: tuple[str, ...]
+    pace: Learned
+
+    @property
+    def hours_known(self) -> bool:
+        """Whether anybody said when they are in the shop."""
+        return any(hand.spans for hand in self.problem.people)
+
+
+def _stands(job: Job) -> Standing:
+    """Where a job stands, worked out once for each entry and change."""
+    return _standings.of((job.pk, job.revision, job.row.last_entry, job.changed_at), lambda: standing(job))
+
+
+def pace_of(steps: Iterable[Took]) -> Learned:
+    """What the steps of the shop teach."""
+    return learn(tuple(steps))
+
+
+def pace() -> Learned:
+    """How long steps take here, learned anew when an entry came."""
+    return _paces.of((last_took(),), lambda: pace_of(took()))
+
+
+def hours_of(person: Person) -> Hours:
+    """When somebody is in the shop."""
+    changed: dict[date, tuple[Open, ...]] = {
+        row.day: tuple((begin, end) for begin, end in row.spans) for row in person.days.all()
+    }
+    try:
+        return Hours(read_hours(person.usual), changed)
+    except InputError:
+        # Said to an earlier version that read it otherwise: nothing is guessed.
+        return Hours({}, changed)
+
+
+def _minutes_to(now: datetime, day: date) -> int:
+    """Minutes from now to the beginning of a day."""
+    return int((datetime.combine(day, time()) - now).total_seconds() // 60)
+
+
+def _hands(now: datetime, people: Iterable[tuple[Person, Hours]], work_min: int) -> tuple[Hand, ...]:
+    """Everybody with the stretches ahead: enough for all the work, and no more than a year of them."""
+    found = []
+    for person, hours in people:
+        days = FEWEST_DAYS
+        spans: tuple[Span, ...] = spans_of(hours, now, days)
+        while days < MOST_DAYS and sum(span.end - span.begin for span in spans) < ROOM * work_min:
+            days *= 2
+            spans = spans_of(hours, now, min(days, MOST_DAYS))
+        found.append(Hand(person.name, spans))
+    return tuple(found)
+
+
+def _why_out(job: Job, row: StandingRow) -> str:
+    """Why a job is not in the week; "" where it is."""
+    if row.state == "held":
+        return f"on hold: {row.held}"
+    if row.state == "unreadable":
+        return "cannot be opened"
+    return "all pieces made: close it" if row.state == "finished" else ""
+
+
+def _asked(now: datetime, wish: Wish, names: frozenset[str]) -> Asked:
+    ready = max(0, _minutes_to(now, wish.from_day)) if wish.from_day else 0
+    people = (wish.who,) if wish.who in names else ()
+    return Asked(ready, people)
+
+
+def _due(now: datetime, wish: Wish) -> Due:
+    """By the end of its day; one that is over was wanted then."""
+    at = _minutes_to(now, wish.day) + DAY_MIN if wish.day else None
+    return Due(at, WEIGHTS[wish.weight][0])
+
+
+def _set_up_now() -> dict[str, SetUp]:
+    """What each lathe is set up with: what was worked on it last."""
+    found: dict[str, SetUp] = {}
+    rows = standings().filter(last_entry__gt=0).exclude(shelf="bin").order_by("-last_entry").select_related("job")
+    for row in rows[:LATELY]:
+        machine = LATHE + str(row.job.document.get("setup", {}).get("machine", ""))
+        if machine in found:
+            continue
+        try:
+            plan = _stands(row.job).bench.plan
+        except Unreadable:
+            continue
+        if plan.goes:
+            found.setdefault(lathe_of(plan), holds_of(plan, row.job_id))
+    return found
+
+
+def _earlier(left: list[Left]) -> dict[int, set[int]]:
+    """Which jobs each job comes after: those it waits for, and those put before it by hand."""
+    earlier: dict[int, set[int]] = {one.job.pk: set() for one in left}
+    for one in left:
+        if one.wish.after_id is not None:
+            earlier[one.job.pk].add(one.wish.after_id)
+    for first, then in PutBefore.objects.values_list("first_id", "then_id"):
+        earlier.setdefault(then, set()).add(first)
+    return earlier
+
+
+def _waiting(left: list[Left]) -> list[Task]:
+    """The tasks, each job's first after the last of every job that it comes after."""
+    earlier = _earlier(left)
+    last = {one.job.pk: one.tasks[-1].ident for one in left}
+    tasks = []
+    for one in left:
+        first, *others = one.tasks
+        waits = (last[job] for job in sorted(earlier[one.job.pk]) if job in last)
+        tasks += [replace(first, after=tuple(waits)), *others]
+    return tasks
+
+
+def gather(now: datetime) -> Gathered:
+    """The week as it stands at a moment of the shop's clock."""
+    people = tuple((person, hours_of(person)) for person in Person.objects.prefetch_related("days"))
+    names = frozenset(person.name for person, _ in people)
+    learned = pace()
+    left, out = list[Left](), list[tuple[Job, str]]()
+    wishes = {wish.job_id: wish for wish in Wish.objects.all()}
+    for job in jobs().filter(row__shelf="open").exclude(row__state="closed"):
+        why = _why_out(job, job.row)
+        wish = wishes.get(job.pk) or Wish(job=job)
+        try:
+            stands = _stands(job) if not why else None
+        except Unreadable:
+            stands, why = None, "cannot be opened"
+        tasks = tasks_of(job.pk, stands.progress, learned, _asked(now, wish, names)) if stands else ()
+        if stands is not None and tasks:
+            left.append(Left(job, stands, wish, tasks))
+        else:
+            out.append((job, why or "it cannot be made as it is: see its plan"))
+    waiting = _waiting(left)
+    hands = _hands(now, people, sum(task.minutes for task in waiting))
+    dues = {one.job.pk: _due(now, one.wish) for one in left}
+    problem = Problem(tuple(waiting), dues, hands, _set_up_now(), learned.unsure)
+    best = BestOrder.objects.first()
+    return Gathered(now, problem, tuple(left), tuple(out), people, tuple(best.sequence) if best else (), learned)
+
+
+def today() -> date:
+    """The day it is in the shop."""
+    return local_now().date()
+
+
+def local_now() -> datetime:
+    """The moment it is in the shop, to the minute, by this machine's clock."""
+    return datetime.now().replace(second=0, microsecond=0)

@@ -1,0 +1,92 @@
+"""The search for a better order, in a process of its own: `python -m server.week.seek SECONDS < problem.json`.
+
+Each better order is a line of JSON: what it costs, and its tasks by their ids. The last line says how it ended. The
+search by moves comes first; then a constraint solver begins from what that found, and proves a small week.
+"""
+
+from __future__ import annotations
+
+import sys
+import time
+from collections.abc import Callable, Sequence
+from random import Random
+from typing import TextIO
+
+import orjson
+
+from lathework.week.ordering import WARM, Ordering, simple_order
+from lathework.week.placing import Placing
+from server.week.carried import problem_of
+
+FIRST, LEAST = 1500, 200
+"""Orders tried to see how fast it goes, and the fewest that are worth a search."""
+SEARCHES = 3
+"""Searches in the time there is: two from rules of thumb, one from the best of both."""
+SMALL = 30
+"""A week of so few tasks may be proven: the solver has most of the time for it, and little for a larger one."""
+MOVES_SHARE = {True: 0.2, False: 0.85}
+"""Which share of the time the moves have, by whether a week is small."""
+
+
+class Best:
+    """The best order so far; told of when it gets better."""
+
+    def __init__(self, placing: Placing, tell: Callable[[int, Sequence[str]], None]) -> None:
+        self.placing, self.tell = placing, tell
+        self.sequence = self._first()
+        self.cost = placing.place(self.sequence)[0]
+        self._told()
+
+    def _first(self) -> list[int]:
+        of = {task.ident: n for n, task in enumerate(self.placing.tasks)}
+        return [of[booking.task.ident] for booking in simple_order(self.placing).bookings]
+
+    def _told(self) -> None:
+        self.tell(self.cost, [self.placing.tasks[at].ident for at in self.sequence])
+
+    def offer(self, cost: int, sequence: Sequence[int]) -> None:
+        """Keep a sequence if it costs less."""
+        if cost < self.cost:
+            self.cost, self.sequence = cost, list(sequence)
+            self._told()
+
+
+def by_moves(best: Best, until: float, seed: int = 1) -> None:
+    """Move tasks about until a moment of the clock that only goes on (seconds): long searches, each as long as the time
+    allows, from the best order and from what rules of thumb say."""
+    ordering, random = Ordering(best.placing), Random(seed)
+    began = time.monotonic()
+    best.offer(*ordering.search(best.sequence, FIRST, random, warm=WARM / 4))
+    rate = FIRST / max(time.monotonic() - began, 1e-3)
+    starts = sorted(ordering.rules(), key=lambda start: best.placing.place(start)[0])
+    for turn in range(SEARCHES):
+        left = until - time.monotonic()
+        tries = int(rate * left / (SEARCHES - turn))
+        if tries < LEAST:
+            break
+        start = best.sequence if turn == SEARCHES - 1 else starts[turn % len(starts)]
+        best.offer(*ordering.search(start, tries, random, warm=WARM if turn < SEARCHES - 1 else WARM / 4))
+
+
+def seek(content: bytes, seconds: float, out: TextIO) -> None:
+    """Search for so many `seconds`, telling what is found."""
+
+    def tell(cost: int, idents: Sequence[str]) -> None:
+        print(orjson.dumps({"cost": cost, "sequence": list(idents)}).decode(), file=out, flush=True)
+
+    placing, began = Placing(problem_of(content)), time.monotonic()
+    best = Best(placing, tell)
+    share = MOVES_SHARE[len(placing.tasks) <= SMALL]
+    by_moves(best, began + seconds * share)
+    proven = False
+    start = placing.order(best.sequence)
+    left = began + seconds - time.monotonic()
+    if start.bookings and not start.unplaced and left > 0:
+        from server.week.solver import solve
+
+        proven = solve(placing, start, left, best.offer)
+    print(orjson.dumps({"ended": True, "proven": proven}).decode(), file=out, flush=True)
+
+
+if __name__ == "__main__":
+    seek(sys.stdin.buffer.read(), float(sys.argv[1]), sys.stdout)

@@ -1,0 +1,264 @@
+"""The week by its API: days and hours as typed, an order that keeps to them, papers."""
+
+from __future__ import annotations
+
+import csv
+import io
+import json
+from collections.abc import Iterator
+from contextlib import contextmanager
+from datetime import date, datetime, timedelta
+from typing import Any
+from unittest.mock import patch
+
+from django.test import TestCase
+from icalendar import Calendar
+from pypdf import PdfReader
+
+from lathework.tests.samples import PLUG, document
+from server.jobs.actions.documents import start_job
+from server.jobs.models import Job, TookRow
+from server.kit.actions import add_typed
+from server.week.models import BestOrder, Person, PutBefore, Wish
+
+TUESDAY = datetime(2026, 12, 1, 18, 0)
+HOURS = "Tue 19-21, Sat 9-14"
+
+
+@contextmanager
+def at(moment: datetime) -> Iterator[None]:
+    """The shop's clock stands still."""
+    with (
+        patch("server.week.api.local_now", return_value=moment),
+        patch("server.week.actions.today", return_value=moment.date()),
+    ):
+        yield
+
+
+class WeekCase(TestCase):
+    def setUp(self) -> None:
+        frozen = at(TUESDAY)
+        frozen.__enter__()
+        self.addCleanup(frozen.__exit__, None, None, None)
+        self.studs = start_job(document({"title": "Studs", "quantity": 4})).pk
+        self.plugs = start_job(document({**PLUG, "title": "Plugs"})).pk
+
+    def send(self, method: str, path: str, status: int = 200, **body: object) -> Any:
+        call = getattr(self.client, method)
+        answer = call(f"/api/week{path}", json.dumps(body), content_type="application/json")
+        self.assertEqual(answer.status_code, status, answer.content)
+        return answer.json()
+
+    def week(self) -> Any:
+        return self.client.get("/api/week").json()
+
+    def hours(self, usual: str = HOURS, changed: str = "") -> Any:
+        return self.send("put", "/people", people=[{"name": "fitter", "usual": usual, "changed": changed}])
+
+    def job(self, week: Any, number: int) -> Any:
+        return next(one for one in week["jobs"] if one["job"] == number)
+
+
+class Week(WeekCase):
+    def test_without_hours_nothing_is_placed(self) -> None:
+        week = self.week()
+        self.assertEqual((week["now"], week["bookings"], week["people"]), (None, [], []))
+        self.assertEqual({one["job"] for one in week["jobs"]}, {self.studs, self.plugs})
+        self.assertIsNone(self.client.get("/api/week/now").json())
+
+    def test_work_lies_in_the_hours(self) -> None:
+        week = self.hours()
+        self.assertEqual([one["hours"] for one in week["stretches"]][:1], ["19:00 to 21:00"])
+        spans = [(one["begin"], one["end"]) for one in week["stretches"]]
+        self.assertTrue(week["bookings"])
+        for booking in week["bookings"]:
+            for worked in booking["worked"]:
+                self.assertTrue(any(b <= worked["begin"] and worked["end"] <= e for b, e in spans), booking)
+        self.assertEqual(week["now"]["job"], week["bookings"][0]["job"])
+        self.assertIn("today 19:00", week["now"]["text"])
+
+    def test_a_day_off_moves_the_work(self) -> None:
+        week = self.hours(changed="today off")
+        self.assertEqual(week["stretches"][0]["day"], "Saturday")
+        # The words stay, and so does the day that they meant.
+        with at(TUESDAY + timedelta(days=1)):
+            self.hours(changed="today off")
+        [day] = Person.objects.get().days.all()
+        self.assertEqual(day.day, date(2026, 12, 1))
+
+    def test_what_is_wanted_first_comes_first(self) -> None:
+        self.hours()
+        pins = start_job(document({"title": "Pins", "quantity": 3})).pk
+        for first, other in ((self.studs, pins), (pins, self.studs)):
+            self.send("put", f"/jobs/{other}", wanted="", weight="nice")
+            week = self.send("put", f"/jobs/{first}", wanted="Saturday", weight="stopped")
+            self.assertEqual(week["now"]["job"], first)
+            self.assertEqual(self.job(week, first)["day"], "Saturday 5 December")
+            self.assertIn("Saturday 5 December", week["now"]["because"])
+
+    def test_a_day_that_was_said_stays_that_day(self) -> None:
+        self.send("put", f"/jobs/{self.studs}", wanted="Saturday")
+        with at(TUESDAY + timedelta(days=6)):
+            week = self.send("put", f"/jobs/{self.studs}", wanted="Saturday", weight="stopped")
+            self.assertEqual(self.job(week, self.studs)["day"], "Saturday 5 December")
+        self.assertEqual(Wish.objects.get().day, date(2026, 12, 5))
+
+    def test_late_says_what_would_help(self) -> None:
+        self.hours("Tue 19-20")
+        Job.objects.filter(pk=self.studs).update(document=document({"title": "Studs", "quantity": 60}))
+        self.studs = start_job(document({"title": "Many", "quantity": 60})).pk
+        week = self.send("put", f"/jobs/{self.studs}", wanted="tomorrow", weight="stopped")
+        late = self.job(week, self.studs)
+        self.assertEqual(late["mark"], "late")
+        self.assertRegex(late["helps"][0], r"\d+ h( \d+ min)? more in the shop before then would do\.")
+
+    def test_one_job_waits_for_another(self) -> None:
+        self.hours()
+        week = self.send("put", f"/jobs/{self.plugs}", after=self.studs)
+        ends = max(one["end"] for one in week["bookings"] if one["job"] == self.studs)
+        self.assertTrue(all(one["begin"] >= ends for one in week["bookings"] if one["job"] == self.plugs))
+        self.assertIn("Plugs waits for Studs.", [one["text"] for one in week["reasons"]])
+
+    def test_circles_are_named(self) -> None:
+        self.send("put", f"/jobs/{self.plugs}", after=self.studs)
+        told = self.send("put", f"/jobs/{self.studs}", 422, after=self.plugs)
+        [error] = told["errors"]
+        self.assertEqual((error["field"], error["code"]), ("after", "circle"))
+        self.assertEqual(error["message"], "Studs waits for Plugs waits for Studs: one of them must go first.")
+        told = self.send("post", "/before", 422, first=self.plugs, then=self.studs)
+        self.assertEqual(told["errors"][0]["field"], "then")
+
+    def test_put_by_hand_and_let_go(self) -> None:
+        self.hours()
+        self.send("put", f"/jobs/{self.studs}", wanted="Saturday", weight="stopped")
+        week = self.send("post", "/before", first=self.plugs, then=self.studs)
+        lathe = [one["job"] for one in week["bookings"] if one["station"].startswith("lathe:")]
+        self.assertEqual(lathe, [self.plugs, self.studs])
+        self.assertEqual(self.job(week, self.studs)["by_hand"]["before"], [self.plugs])
+        # The other way round takes the first back.
+        self.send("post", "/before", first=self.studs, then=self.plugs)
+        self.assertEqual(PutBefore.objects.count(), 1)
+        week = self.send("delete", f"/before/{self.studs}")
+        self.assertEqual(PutBefore.objects.count(), 0)
+        self.assertEqual(week["now"]["job"], self.studs)
+
+    def test_what_cannot_be_is_said_beside_its_field(self) -> None:
+        for body, field, code in (
+            ({"wanted": "31 Feb"}, "wanted", "no-such-day"),
+            ({"wanted": "30 November 2026"}, "wanted", "day-over"),
+            ({"from_day": "the regatta"}, "from_day", "not-a-day"),
+            ({"weight": "heavy"}, "weight", "not-a-choice"),
+            ({"who": "somebody"}, "who", "not-known"),
+        ):
+            told = self.send("put", f"/jobs/{self.studs}", 422, **body)
+            self.assertEqual([(one["field"], one["code"]) for one in told["errors"]], [(field, code)])
+        self.assertFalse(Wish.objects.exists())
+        self.send("put", "/jobs/999", 404, wanted="Saturday")
+        told = self.send(
+            "put",
+            "/people",
+            422,
+            people=[{"name": "", "usual": "Sat 14-9"}, {"name": "a", "changed": "5 Dec"}, {"name": "a"}],
+        )
+        fields = {one["field"] for one in told["errors"]}
+        self.assertEqual(
+            fields, {"people.0.name", "people.0.usual", "people.1.name", "people.1.changed", "people.2.name"}
+        )
+
+    def test_hours_of_nothing_are_no_hours(self) -> None:
+        week = self.hours("")
+        self.assertEqual((week["bookings"], week["now"]), ([], None))
+        self.assertEqual(set(week["unplaced"]), {"Studs", "Plugs"})
+
+    def test_a_held_job_is_not_in_the_week(self) -> None:
+        now = self.client.get(f"/api/jobs/{self.studs}/standing").json()
+        body = {"last": now["last"], "revision": now["revision"], "reason": "a die"}
+        self.client.post(f"/api/jobs/{self.studs}/hold", json.dumps(body), content_type="application/json")
+        week = self.hours()
+        self.assertEqual([(one["title"], one["why"]) for one in week["out"]], [("Studs", "on hold: a die")])
+        self.assertEqual({one["job"] for one in week["bookings"]}, {self.plugs})
+
+    def test_somebody_who_leaves_is_asked_for_no_more(self) -> None:
+        self.hours()
+        self.send("put", f"/jobs/{self.studs}", who="fitter")
+        week = self.send("put", "/people", people=[{"name": "keeper", "usual": "Sat 9-17"}])
+        self.assertEqual({one["person"] for one in week["bookings"]}, {"keeper"})
+
+
+class Papers(WeekCase):
+    def test_the_calendar_has_every_task(self) -> None:
+        week = self.hours()
+        answer = self.client.get("/api/week/week.ics")
+        self.assertEqual(answer["Content-Type"], "text/calendar; charset=utf-8")
+        events = Calendar.from_ical(answer.content.decode()).events
+        self.assertEqual(len(events), len(week["bookings"]))
+        first = min(events, key=lambda event: event.start)
+        self.assertEqual(first.start.strftime("%H:%M"), "19:00")
+
+    def test_a_calendar_is_read(self) -> None:
+        ics = (
+            "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:x\r\nBEGIN:VEVENT\r\nUID:1\r\nDTSTAMP:20261201T000000\r\n"
+            "DTSTART:20261205T100000\r\nDTEND:20261205T120000\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n"
+        )
+        told = self.send("post", "/busy", text=ics)
+        self.assertEqual(told, [{"begin": "2026-12-05T10:00:00", "end": "2026-12-05T12:00:00"}])
+        refused = self.send("post", "/busy", 422, text="no calendar")
+        self.assertEqual(refused["errors"][0]["field"], "text")
+
+    def test_the_table_and_the_sheet_say_the_same(self) -> None:
+        week = self.hours()
+        rows = list(csv.DictReader(io.StringIO(self.client.get("/api/week/week.csv").content.decode())))
+        self.assertEqual([row["job"] for row in rows], [one["title"] for one in week["bookings"]])
+        self.assertEqual([int(row["setting_up_min"]) for row in rows], [one["setting_up"] for one in week["bookings"]])
+        pages = PdfReader(io.BytesIO(self.client.get("/api/week/week.pdf").content)).pages
+        text = "".join(page.extract_text() for page in pages)
+        for words in ("This week", "Studs", "Plugs", "today 19:00"):
+            self.assertIn(words, text)
+
+    def test_the_cutting_list(self) -> None:
+        self.assertTrue(any("for Studs" in line for line in self.week()["buys"]))
+        add_typed("1/2 mild steel bar 26 in, rack")
+        week = self.week()
+        [bar] = week["bars"]
+        self.assertAlmostEqual(sum(bar["shares"]), 1, places=3)
+        self.assertEqual(bar["cuts"][0]["title"], "Studs")
+        self.assertFalse([one for one in week["missing"] if "bar" in one["what"]])
+        rows = list(csv.DictReader(io.StringIO(self.client.get("/api/week/cutting.csv").content.decode())))
+        self.assertIn("Studs", [row["job"] for row in rows])
+
+
+class Searched(WeekCase):
+    def test_a_search_is_kept_and_can_be_stopped(self) -> None:
+        self.hours()
+        from server.week import search
+
+        told = self.send("post", "/search")
+        self.assertTrue(told["runs"])
+        stopped = self.send("delete", "/search")
+        self.assertFalse(stopped["runs"] or stopped["failed"])
+        self.assertIsNotNone(search.latest())
+
+    def test_an_order_that_was_kept_is_begun_from(self) -> None:
+        week = self.hours()
+        idents = [one["ident"] for one in week["bookings"]]
+        BestOrder.objects.create(sequence=[*idents, "999.gone.0"], at="2026-12-01T00:00:00+00:00")
+        self.assertLessEqual(self.week()["cost"], week["cost"])
+
+
+class Timed(WeekCase):
+    def test_steps_are_timed_between_entries(self) -> None:
+        """Two minutes after the first entry the next step is done; what the clock says backwards counts for nothing."""
+        stands = self.client.get(f"/api/jobs/{self.studs}/bench").json()
+        moment = datetime.fromisoformat("2026-12-01T10:00:00+00:00")
+        for minutes in (0, 2, -30):
+            with patch("django.utils.timezone.now", return_value=moment + timedelta(minutes=minutes)):
+                body = {"kind": "zero"} if stands["zero"] else {"kind": "done"}
+                if stands["zero"] and stands["asks_keeping"]:
+                    body["keeps"] = "kept"
+                body |= {"last": stands["last"], "revision": stands["revision"], "step": stands["step"]["key"]}
+                answer = self.client.post(
+                    f"/api/jobs/{self.studs}/entries", json.dumps(body), content_type="application/json"
+                )
+                self.assertEqual(answer.status_code, 200, answer.content)
+                stands = answer.json()
+        self.assertEqual([round(row.minutes, 3) for row in TookRow.objects.all()], [2.0])

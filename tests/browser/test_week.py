@@ -1,0 +1,133 @@
+"""The week on the page: hours, a day wanted, a job dragged and put back; what is wrong beside its field; a phone."""
+
+from __future__ import annotations
+
+import re
+
+from playwright.sync_api import Page, expect
+
+from tests.browser.base import BrowserCase, choose, type_into
+
+
+class TheWeek(BrowserCase):
+    """On the demo's week, whose people and days are said."""
+
+    def open_week(self, page: Page | None = None) -> Page:
+        page = page or self.page
+        page.goto("/")
+        page.get_by_role("link", name="This week").click()
+        expect(page.get_by_role("heading", level=1, name="This week")).to_be_focused()
+        expect(page.get_by_role("region", name="When each job is done").get_by_role("article").first).to_be_visible()
+        return page
+
+    def job(self, title: str, page: Page | None = None) -> None:
+        """Open a job of the list."""
+        listed = (page or self.page).get_by_role("region", name="When each job is done")
+        listed.get_by_role("button", name=title, exact=True).click()
+
+    def test_from_the_jobs_to_what_is_now(self) -> None:
+        page = self.page
+        page.goto("/")
+        now = page.get_by_role("note", name="Now")
+        expect(now).to_contain_text("Now:")
+        job = now.get_by_role("link").first.inner_text()
+        self.open_week()
+        expect(page.get_by_role("region", name="Now")).to_contain_text(job)
+        page.get_by_role("region", name="Now").get_by_role("link", name="Open the bench").click()
+        expect(page).to_have_title(re.compile(f"{re.escape(job)}.*bench"))
+
+    def test_a_day_is_typed_as_one_says_it(self) -> None:
+        page = self.open_week()
+        self.job("Tie rods, shutter linkage")
+        wanted = page.get_by_role("textbox", name="Wanted, Tie rods, shutter linkage")
+        type_into(wanted, "31 Feb")
+        wanted.press("Enter")
+        expect(page.get_by_role("alert")).to_contain_text("There is no 31 February.")
+        expect(wanted).to_have_value("31 Feb")
+        type_into(wanted, "before the regatta, in 9 days")
+        wanted.press("Enter")
+        row = page.get_by_role("article").filter(has=wanted)
+        expect(row).to_contain_text(re.compile(r"wanted \w+day \d+ \w+:"))
+        expect(page.get_by_role("alert")).to_have_count(0)
+        choose(page, "Weight, Tie rods, shutter linkage", "a machine stands still for it")
+        expect(page.get_by_role("region", name="Now")).to_be_visible()
+
+    def test_the_order_by_hand(self) -> None:
+        """Done later by a press, then dragged before what it came behind; a circle is said; left to Conch again."""
+        page = self.open_week()
+        first = page.get_by_role("region", name="Now").locator("strong")
+        before = first.inner_text()
+        self.job(before)
+        later = page.get_by_role("button", name="Do it later")
+        later.click()
+        expect(first).not_to_have_text(before)
+        back = page.get_by_role("button", name="Leave the order to Conch")
+        back.click()
+        expect(back).to_have_count(0)
+        expect(first).to_have_text(before)
+
+    def test_a_block_is_dragged(self) -> None:
+        """In front of all the others: it is done before the one it was let go on."""
+        page = self.open_week()
+        chart = page.get_by_role("region", name="Order of work")
+        block = chart.locator(".block").last
+        title = (block.get_attribute("aria-label") or "").rpartition(", ")[0]
+        box = block.bounding_box()
+        assert box is not None
+        page.mouse.move(box["x"] + 12, box["y"] + 20)
+        page.mouse.down()
+        page.mouse.move(240, box["y"] + 20, steps=8)
+        with page.expect_response("**/api/week/before") as answer:
+            page.mouse.up()
+        [moved] = [job for job in answer.value.json()["jobs"] if job["by_hand"]["after"]]
+        self.assertTrue(title.startswith(moved["title"]), title)
+        self.job(moved["title"])
+        expect(page.get_by_role("button", name="Leave the order to Conch")).to_be_visible()
+
+    def test_hours_of_a_second_person(self) -> None:
+        page = self.open_week()
+        page.get_by_role("button", name="Change the hours").click()
+        form = page.get_by_role("form", name="Hours in the shop")
+        form.get_by_role("button", name="Add a person").click()
+        third = form.get_by_role("group", name="Person 3")
+        type_into(third.get_by_role("textbox", name="Name or role"), "volunteer")
+        usual = third.get_by_role("textbox", name="Usual week")
+        type_into(usual, "Sunday 14-9")
+        form.get_by_role("button", name="Save the hours").click()
+        expect(form.get_by_role("alert")).to_contain_text("ends before it begins")
+        expect(usual).to_have_value("Sunday 14-9")
+        type_into(usual, "Sunday 9-14")
+        form.get_by_role("button", name="Save the hours").click()
+        expect(form).to_have_count(0)
+        expect(page.get_by_text("volunteer: Sun 9-14")).to_be_visible()
+
+    def test_a_longer_look_and_its_stop(self) -> None:
+        page = self.open_week()
+        page.get_by_role("button", name="Look longer for a better order").click()
+        expect(page.get_by_role("progressbar", name="Search for a better order")).to_be_visible()
+        page.get_by_role("button", name="Stop").click()
+        expect(page.get_by_text(re.compile("better order (was )?found|An order was found"))).to_be_visible()
+
+    def test_on_a_phone_it_is_a_list(self) -> None:
+        page = self.open_week(self.new_page((390, 844), has_touch=True))
+        listed = page.get_by_role("list", name="The week, day by day")
+        expect(listed.get_by_role("listitem").first).to_be_visible()
+        self.assertLessEqual(page.evaluate("document.documentElement.scrollWidth"), 390)
+        title = listed.get_by_role("button").first
+        title.tap()
+        expect(page.get_by_role("textbox", name=f"Wanted, {title.inner_text()}")).to_be_visible()
+
+
+class FirstUse(BrowserCase):
+    empty = True
+
+    def test_it_asks_for_the_hours(self) -> None:
+        page = self.page
+        page.goto("/week")
+        form = page.get_by_role("form", name="Hours in the shop")
+        usual = form.get_by_role("textbox", name="Usual week")
+        type_into(usual, "Sat 9-14")
+        usual.press("Enter")
+        expect(form).to_have_count(0)
+        expect(page.get_by_text("Sat 9-14")).to_be_visible()
+        expect(page.get_by_text("No open jobs.")).to_be_visible()
