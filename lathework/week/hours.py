@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Iterator, Mapping
+from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass, field
 from datetime import date, datetime, time, timedelta
 
@@ -157,6 +157,31 @@ def spans_of(hours: Hours, now: datetime, days: int) -> tuple[Span, ...]:
             if last > 0:
                 found.append(Span(max(0, first), last))
     return tuple(found)
+
+
+def without(hours: Hours, busy: Iterable[tuple[datetime, datetime]]) -> dict[date, tuple[Open, ...]]:
+    """The single days of somebody who is busy at those times: what is left of the hours of each day that they touch,
+    beside the days that differed before."""
+    changed = dict(hours.changed)
+    for begin, end in busy:
+        for ahead in range((end.date() - begin.date()).days + 1):
+            day = begin.date() + timedelta(days=ahead)
+            midnight = datetime.combine(day, time())
+            first, last = (int((moment - midnight).total_seconds() // 60) for moment in (begin, end))
+            spans = changed.get(day, hours.usual.get(day.weekday(), ()))
+            left = tuple(_left(spans, first, last))
+            if left != spans:
+                changed[day] = left
+    return changed
+
+
+def _left(spans: Iterable[Open], first: int, last: int) -> Iterator[Open]:
+    """What is left of stretches of a day without what lies between two of its minutes."""
+    for begin, end in spans:
+        if begin < first:
+            yield begin, min(end, first)
+        if end > last:
+            yield max(begin, last), end
 
 
 def _clock(minute: int) -> str:

@@ -81,12 +81,12 @@ class Learned:
         return math.exp(told + self.strays**2 / 2)
 
     def spread(self, minutes: Iterable[float]) -> float:
-        """How far steps of so many `minutes` each stray together, each by itself (minutes, one standard deviation)."""
+        """How far steps of so many `minutes` (unit: minutes) stray together, each by itself: one standard deviation."""
         return math.sqrt(math.expm1(self.strays**2) * sum(one**2 for one in minutes))
 
 
 def span(mean: float, spread: float) -> Span80:
-    """From when to when something takes that is `mean` minutes, give or take `spread` minutes: eight cases of ten."""
+    """From when to when something takes that is `mean` minutes, give or take `spread` (unit: minutes): eight of ten."""
     if mean <= 0:
         return Span80(0.0, 0.0, 0.0)
     strays = math.sqrt(math.log1p((spread / mean) ** 2))

@@ -12,7 +12,7 @@ Item = tuple[str, str]
 """Something that is set up: its kind ("bar", "die", "gears"), and which one it is."""
 SetUp = frozenset[Item]
 WEIGHTS: Mapping[str, tuple[int, str]] = {
-    "stopped": (6, "a machine stands still for it"),
+    "stopped": (6, "a machine is waiting for it"),
     "promised": (3, "promised to somebody"),
     "usual": (2, "usual"),
     "nice": (1, "nice to have"),

@@ -22,7 +22,7 @@ def rough(minutes: float) -> int:
 
 
 def duration(minutes: float) -> str:
-    """How long an estimate of so many minutes is.
+    """How long an estimate of so many `minutes` (unit: minutes) is.
 
     >>> duration(83), duration(12), duration(120)
     ('1 h 25 min', '12 min', '2 h')

@@ -97,7 +97,7 @@ def wish(job_id: int, said: Wished) -> None:
         errors.append(InputError("not-a-choice", "weight", "Choose one of these.", tuple(WEIGHTS)))
     if said.who and not Person.objects.filter(name=said.who).exists():
         names = tuple(Person.objects.values_list("name", flat=True))
-        errors.append(InputError("not-known", "who", f"Nobody here is called {said.who}.", names))
+        errors.append(InputError("not-known", "who", f"There is no person called {said.who} here.", names))
     if said.after:
         try:
             find_job(said.after)

@@ -6,6 +6,7 @@ from django.http import HttpRequest, HttpResponse
 from ninja import Router, Schema
 from pydantic import Field
 
+from lathework.week.hours import Hours, changed_words, read_changed, read_hours, without
 from server.kit.owned import things
 from server.site.files import file_answer, file_in_schema
 from server.site.problems import PROBLEMS, answer
@@ -54,9 +55,11 @@ class BeforeIn(Schema):
 
 
 class CalendarIn(Schema):
-    """A calendar file as text."""
+    """A calendar file as text, and the hours of its owner as they are typed."""
 
     text: str = Field(..., max_length=MOST_CALENDAR)
+    usual: str = Field("", max_length=LONGEST_HOURS)
+    changed: str = Field("", max_length=LONGEST_HOURS)
 
 
 def _week() -> HttpResponse:
@@ -132,13 +135,15 @@ def end_search(request: HttpRequest) -> HttpResponse:
     return answer(_searched(search.latest()))
 
 
-@router.post("/week/busy", response={200: list[BusyShown], **PROBLEMS})
+@router.post("/week/busy", response={200: BusyShown, **PROBLEMS})
 def read_calendar(request: HttpRequest, payload: CalendarIn) -> HttpResponse:
-    """When a calendar file says that its owner is busy; nothing is stored."""
+    """The days that differ from a usual week for somebody whose calendar file this is; nothing is stored."""
     from server.week.calendar import busy_times
 
     now = local_now()
-    return answer([BusyShown(begin.isoformat(), end.isoformat()) for begin, end in busy_times(payload.text, now)])
+    hours = Hours(read_hours(payload.usual, "usual"), read_changed(payload.changed, now.date()))
+    busy = busy_times(payload.text, now)
+    return answer(BusyShown(len(busy), changed_words(without(hours, busy))))
 
 
 @router.get("/week/week.ics", response=PROBLEMS, openapi_extra=file_in_schema("text/calendar"))

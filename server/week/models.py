@@ -8,7 +8,7 @@ from django.db.models import F, Q
 
 from lathework.week.model import WEIGHTS
 
-LONGEST_DAY, LONGEST_NAME, LONGEST_HOURS = 120, 60, 400
+LONGEST_DAY, LONGEST_NAME, LONGEST_HOURS = 120, 60, 2000
 
 
 class Wish(models.Model):

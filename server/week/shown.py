@@ -213,7 +213,7 @@ class WeekShown:
 
 @answer
 class BusyShown:
-    """A time that a calendar says its owner is busy, by this machine's clock."""
+    """What a calendar says: how many times its owner is busy, and the days that differ for it, as one types them."""
 
-    begin: str
-    end: str
+    times: int
+    changed: str

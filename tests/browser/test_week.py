@@ -49,7 +49,7 @@ class TheWeek(BrowserCase):
         row = page.get_by_role("article").filter(has=wanted)
         expect(row).to_contain_text(re.compile(r"wanted \w+day \d+ \w+:"))
         expect(page.get_by_role("alert")).to_have_count(0)
-        choose(page, "Weight, Tie rods, shutter linkage", "a machine stands still for it")
+        choose(page, "Weight, Tie rods, shutter linkage", "a machine is waiting for it")
         expect(page.get_by_role("region", name="Now")).to_be_visible()
 
     def test_the_order_by_hand(self) -> None:

@@ -26,8 +26,8 @@ class Migration(migrations.Migration):
             fields=[
                 ('id', models.BigAutoField(auto_created=True, primary_key=True, serialize=False, verbose_name='ID')),
                 ('name', models.CharField(max_length=60, unique=True)),
-                ('usual', models.CharField(blank=True, max_length=400)),
-                ('changed', models.CharField(blank=True, max_length=400)),
+                ('usual', models.CharField(blank=True, max_length=2000)),
+                ('changed', models.CharField(blank=True, max_length=2000)),
                 ('place', models.PositiveSmallIntegerField()),
             ],
             options={

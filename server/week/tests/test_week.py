@@ -200,8 +200,12 @@ class Papers(WeekCase):
             "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:x\r\nBEGIN:VEVENT\r\nUID:1\r\nDTSTAMP:20261201T000000\r\n"
             "DTSTART:20261205T100000\r\nDTEND:20261205T120000\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n"
         )
-        told = self.send("post", "/busy", text=ics)
-        self.assertEqual(told, [{"begin": "2026-12-05T10:00:00", "end": "2026-12-05T12:00:00"}])
+        told = self.send("post", "/busy", text=ics, usual="Sat 9-14, Sun 9-12", changed="6 Dec off")
+        changed = "Saturday 5 December 9-10 and 12-14; Sunday 6 December off"
+        self.assertEqual(told, {"times": 1, "changed": changed})
+        # What it says is typed in its place: it reads back as it is.
+        week = self.hours("Sat 9-14, Sun 9-12", told["changed"])
+        self.assertEqual([one["hours"] for one in week["stretches"]][:2], ["9:00 to 10:00", "12:00 to 14:00"])
         refused = self.send("post", "/busy", 422, text="no calendar")
         self.assertEqual(refused["errors"][0]["field"], "text")
 

@@ -1,23 +1,28 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 
+import { watch } from 'vue'
+
 import { ask, client } from '@/shared/api/client'
 
+const job = defineModel<number>({ required: true })
 /** What to do now, by the hours and days that were said in the week; the way to it where none were. */
 const { data: now } = useQuery({
   queryKey: ['week', 'now'],
   queryFn: () => ask(client.GET('/api/week/now')),
   refetchOnMount: 'always',
 })
+watch(now, (told) => (job.value = told?.job ?? 0), { immediate: true })
 </script>
 
 <template>
   <p class="now" role="note" aria-label="Now">
-    <template v-if="now"
-      ><strong>Now:</strong>
-      <router-link :to="{ name: 'bench', params: { id: now.job } }">{{ now.title }}</router-link>,
-      {{ now.text }}. <span class="muted">{{ now.because }}</span></template
-    >
+    <template v-if="now">
+      <strong class="lead">Now:</strong>
+      <router-link :to="{ name: 'bench', params: { id: now.job } }">{{ now.title }}</router-link>
+      <span>, {{ now.text }}. </span>
+      <span class="muted">{{ now.because }}</span>
+    </template>
     <template v-else-if="now === null">What to make next follows from your hours and your days.</template>
     <router-link class="week" :to="{ name: 'week' }">This week</router-link>
   </p>
@@ -26,6 +31,9 @@ const { data: now } = useQuery({
 <style scoped>
 .now {
   margin-top: 12px;
+}
+.lead {
+  margin-right: 6px;
 }
 .week {
   margin-left: 14px;

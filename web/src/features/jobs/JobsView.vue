@@ -84,10 +84,13 @@ const groups = computed(() =>
     jobs: (jobs.value ?? []).filter((job) => group.states.includes(job.state)),
   })).filter((group) => group.jobs.length),
 )
-/** The job to go on with: the one that was worked at last. A new one is begun where there is none. */
-const leads = computed(() =>
-  shelf.value === 'open' ? jobs.value?.find((job) => job.state === 'on the bench')?.id : undefined,
-)
+/** What the week says to do now, 0 for nothing. */
+const now = ref(0)
+/** The job to go on with: the week's, else the one that was worked at last. A new one is begun where there is none. */
+const leads = computed(() => {
+  if (shelf.value !== 'open') return undefined
+  return now.value || jobs.value?.find((job) => job.state === 'on the bench')?.id
+})
 useKeys([{ key: 'n', label: 'start a new job', run: () => void start() }])
 </script>
 
@@ -120,7 +123,7 @@ useKeys([{ key: 'n', label: 'start a new job', run: () => void start() }])
     <p v-if="offered" class="undone" role="status">
       {{ offered.text }} <plain-btn @click="act(offered.run)">Undo</plain-btn>
     </p>
-    <div v-if="counts?.open && shelf === 'open'" class="plan"><JobsNow /></div>
+    <div v-if="counts?.open && shelf === 'open'" class="plan"><JobsNow v-model="now" /></div>
     <nav v-if="shelves.length > 1" class="shelves" aria-label="Show current, archived or deleted jobs">
       <plain-btn
         v-for="one in shelves"

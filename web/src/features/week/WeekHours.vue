@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 
-import type { Problem } from '@/shared/api/client'
+import { asProblem, ask, client, type Problem } from '@/shared/api/client'
 import BusyButton from '@/shared/controls/BusyButton.vue'
 import ChoiceList from '@/shared/controls/ChoiceList.vue'
 import type { Hand, Week } from '@/features/week/useWeek'
@@ -21,6 +21,23 @@ const FIELDS = [
   { key: 'usual', label: 'Usual week', example: 'Thu 19-21, Sat 9-14' },
   { key: 'changed', label: 'Days that differ', example: '12 Dec off; Friday 18-20' },
 ] as const
+/** The times that somebody's calendar is taken become days that differ: shown before anything is saved. */
+const calendar = ref('')
+async function read(event: Event, hand: Hand) {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  if (!file) return
+  try {
+    const body = { text: await file.text(), usual: hand.usual, changed: hand.changed }
+    const told = await ask(client.POST('/api/week/busy', { body }))
+    hand.changed = told.changed
+    calendar.value = `${file.name}: ${told.times} ${told.times === 1 ? 'appointment' : 'appointments'} ahead.`
+  } catch (failed) {
+    calendar.value = `${file.name}: ${asProblem(failed).of('text')?.message ?? asProblem(failed).message}`
+  } finally {
+    input.value = ''
+  }
+}
 const error = (at: number, key: string) => props.problem?.of(`people.${at}.${key}`)
 </script>
 
@@ -34,7 +51,7 @@ const error = (at: number, key: string) => props.problem?.of(`people.${at}.${key
           :placeholder="field.example"
           density="compact"
           autocomplete="off"
-          maxlength="400"
+          maxlength="2000"
           :error="error(at, field.key) !== undefined"
           hide-details
         />
@@ -47,12 +64,17 @@ const error = (at: number, key: string) => props.problem?.of(`people.${at}.${key
           />
         </p>
       </div>
+      <label class="calendar">
+        <span class="pick">Read a calendar file</span>
+        <input class="sr" type="file" accept=".ics,text/calendar" @change="read($event, hand)" />
+      </label>
       <plain-btn v-if="hands.length > 1" @click="hands.splice(at, 1)"
         >Remove {{ hand.name || 'this person' }}</plain-btn
       >
     </div>
+    <p v-if="calendar" role="status" class="small">{{ calendar }}</p>
     <p class="acts">
-      <BusyButton type="submit" :busy="busy">Save the hours</BusyButton>
+      <BusyButton type="submit" variant="outlined" :busy="busy">Save the hours</BusyButton>
       <plain-btn v-if="hands.length < MOST" @click="hands.push(blank())">Add a person</plain-btn>
       <plain-btn @click="emit('close')">Cancel</plain-btn>
     </p>
@@ -73,13 +95,32 @@ const error = (at: number, key: string) => props.problem?.of(`people.${at}.${key
   flex-wrap: wrap;
   gap: 10px 14px;
   align-items: start;
+  padding-bottom: 10px;
+  border-bottom: 1px solid var(--line);
 }
 .name {
   flex: 1 1 150px;
 }
-.usual,
+.usual {
+  flex: 3 1 400px;
+}
 .changed {
-  flex: 2 1 260px;
+  flex: 3 1 400px;
+}
+.pick {
+  color: var(--lagoon);
+  text-decoration: underline 1px;
+  text-underline-offset: 4px;
+  cursor: pointer;
+}
+.calendar:focus-within {
+  outline: 3px solid var(--lagoon);
+  outline-offset: 2px;
+  border-radius: 4px;
+}
+.calendar,
+.hand > .plain {
+  align-self: center;
 }
 .acts {
   display: flex;

@@ -1850,7 +1850,7 @@ export interface paths {
         put?: never;
         /**
          * Read Calendar
-         * @description When a calendar file says that its owner is busy; nothing is stored.
+         * @description The days that differ from a usual week for somebody whose calendar file this is; nothing is stored.
          */
         post: operations["server_week_api_read_calendar"];
         delete?: never;
@@ -2557,21 +2557,31 @@ export interface components {
         };
         /**
          * BusyShown
-         * @description A time that a calendar says its owner is busy, by this machine's clock.
+         * @description What a calendar says: how many times its owner is busy, and the days that differ for it, as one types them.
          */
         BusyShown: {
-            /** Begin */
-            begin: string;
-            /** End */
-            end: string;
+            /** Changed */
+            changed: string;
+            /** Times */
+            times: number;
         };
         /**
          * CalendarIn
-         * @description A calendar file as text.
+         * @description A calendar file as text, and the hours of its owner as they are typed.
          */
         CalendarIn: {
+            /**
+             * Changed
+             * @default
+             */
+            changed?: string;
             /** Text */
             text: string;
+            /**
+             * Usual
+             * @default
+             */
+            usual?: string;
         };
         /**
          * CandidateShown
@@ -16183,7 +16193,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BusyShown"][];
+                    "application/json": components["schemas"]["BusyShown"];
                 };
             };
             /** @description Request cannot be read */
