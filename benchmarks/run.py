@@ -16,6 +16,7 @@ from benchmarks.page import weigh
 from benchmarks.speed import core_times, measure
 from benchmarks.turning import turning
 from benchmarks.ways import ways
+from benchmarks.weeks import weeks
 from lathework.threads.library import library
 
 ROOT = Path(__file__).resolve().parent.parent
@@ -49,6 +50,7 @@ def results() -> dict[str, float | int | str]:
         **dies(),
         **turning(),
         **ways(),
+        **weeks(),
         "test_lines": tests,
         "code_lines": total,
         "test_share_counts": lines.HOW,

@@ -25,7 +25,7 @@ from lathework.week.words import TAPE_MM, at, by_tape, clock, duration, from_to,
 from server.jobs.needed import needed
 from server.kit.owned import things
 from server.site.choices import ChoiceShown
-from server.week.gather import Gathered, Left
+from server.week.gather import Gathered, Left, gather
 from server.week.models import PutBefore
 from server.week.shown import (
     BarShown,
@@ -272,6 +272,21 @@ def now_shown(gathered: Gathered) -> NowShown | None:
     return _now(gathered, order, reasons(gathered.problem, order), station_names(things()))
 
 
+def _hand_costs(gathered: Gathered, order: Order) -> tuple[str, ...]:
+    """Which jobs are done later since some were put in order by hand: when, and when they would be."""
+    if not PutBefore.objects.exists():
+        return ()
+    free = gather(gathered.now, by_hand=False)
+    _, other = order_of(free)
+    told_of = []
+    for one in gathered.left:
+        end, before = order.done_at(one.job.pk), other.done_at(one.job.pk)
+        if end is not None and before is not None and end > before:
+            words = moment_words(gathered.now, end), moment_words(gathered.now, before)
+            told_of.append(f"{one.job.title} is done {words[0]} instead of {words[1]}, as you put the order.")
+    return tuple(told_of)
+
+
 def week_shown(gathered: Gathered) -> WeekShown:
     """The whole page."""
     placing, order = order_of(gathered)
@@ -298,6 +313,7 @@ def week_shown(gathered: Gathered) -> WeekShown:
         reasons=tuple(
             WhySoShown(one.job, one.text, one.mark, duration(one.minutes) if one.minutes else "") for one in why
         ),
+        by_hand=_hand_costs(gathered, order),
         jobs=tuple(sorted(jobs, key=lambda one: _done(order, one.job))),
         out=tuple(OutOfWeek(job.pk, job.title, reason) for job, reason in gathered.out),
         weights=tuple(ChoiceShown(code, name, "") for code, (_, name) in WEIGHTS.items()),

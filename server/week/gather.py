@@ -10,6 +10,7 @@ from datetime import date, datetime, time
 from lathework.bench.progress import Progress
 from lathework.errors import InputError
 from lathework.remembered import Remembered
+from lathework.shop.kinds.lathes import OwnLathe
 from lathework.week.hours import DAY_MIN, Hours, Open, Span, read_hours, spans_of
 from lathework.week.learned import Learned, Took, learn
 from lathework.week.model import WEIGHTS, Due, Problem, SetUp, Task
@@ -17,6 +18,7 @@ from lathework.week.model import Person as Hand
 from lathework.week.tasks import LATHE, Asked, holds_of, lathe_of, tasks_of
 from server.jobs.queries import Job, StandingRow, jobs, last_took, standings, took
 from server.jobs.standing import Standing, standing
+from server.kit.owned import things
 from server.site.problems import Unreadable
 from server.week.models import BestOrder, Person, PutBefore, Wish
 
@@ -115,8 +117,11 @@ def _hands(now: datetime, people: Iterable[tuple[Person, Hours]], work_min: int)
     return tuple(found)
 
 
-def _why_out(job: Job, row: StandingRow) -> str:
-    """Why a job is not in the week; "" where it is."""
+def _why_out(job: Job, row: StandingRow, lathes: frozenset[str]) -> str:
+    """Why a job is not in the week; "" where it is. A shop that names its lathes has no other."""
+    machine = str(job.document.get("setup", {}).get("machine", ""))
+    if machine and machine not in lathes:
+        return "its lathe is no longer in the shop, choose one on its plan"
     if row.state == "held":
         return f"on hold: {row.held}"
     if row.state == "unreadable":
@@ -153,20 +158,20 @@ def _set_up_now() -> dict[str, SetUp]:
     return found
 
 
-def _earlier(left: list[Left]) -> dict[int, set[int]]:
+def _earlier(left: list[Left], *, by_hand: bool) -> dict[int, set[int]]:
     """Which jobs each job comes after: those it waits for, and those put before it by hand."""
     earlier: dict[int, set[int]] = {one.job.pk: set() for one in left}
     for one in left:
         if one.wish.after_id is not None:
             earlier[one.job.pk].add(one.wish.after_id)
-    for first, then in PutBefore.objects.values_list("first_id", "then_id"):
+    for first, then in PutBefore.objects.values_list("first_id", "then_id") if by_hand else ():
         earlier.setdefault(then, set()).add(first)
     return earlier
 
 
-def _waiting(left: list[Left]) -> list[Task]:
+def _waiting(left: list[Left], *, by_hand: bool) -> list[Task]:
     """The tasks, each job's first after the last of every job that it comes after."""
-    earlier = _earlier(left)
+    earlier = _earlier(left, by_hand=by_hand)
     last = {one.job.pk: one.tasks[-1].ident for one in left}
     tasks = []
     for one in left:
@@ -176,15 +181,16 @@ def _waiting(left: list[Left]) -> list[Task]:
     return tasks
 
 
-def gather(now: datetime) -> Gathered:
-    """The week as it stands at a moment of the shop's clock."""
+def gather(now: datetime, *, by_hand: bool = True) -> Gathered:
+    """The week as it stands at a moment of the shop's clock, with what was put in order `by_hand` or without."""
     people = tuple((person, hours_of(person)) for person in Person.objects.prefetch_related("days"))
     names = frozenset(person.name for person, _ in people)
     learned = pace()
+    lathes = frozenset(one.id for one in things() if isinstance(one, OwnLathe))
     left, out = list[Left](), list[tuple[Job, str]]()
     wishes = {wish.job_id: wish for wish in Wish.objects.all()}
     for job in jobs().filter(row__shelf="open").exclude(row__state="closed"):
-        why = _why_out(job, job.row)
+        why = _why_out(job, job.row, lathes)
         wish = wishes.get(job.pk) or Wish(job=job)
         try:
             stands = _stands(job) if not why else None
@@ -195,7 +201,7 @@ def gather(now: datetime) -> Gathered:
             left.append(Left(job, stands, wish, tasks))
         else:
             out.append((job, why or "it cannot be made as it is: see its plan"))
-    waiting = _waiting(left)
+    waiting = _waiting(left, by_hand=by_hand)
     hands = _hands(now, people, sum(task.minutes for task in waiting))
     dues = {one.job.pk: _due(now, one.wish) for one in left}
     problem = Problem(tuple(waiting), dues, hands, _set_up_now(), learned.unsure)

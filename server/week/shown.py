@@ -188,8 +188,8 @@ class SearchShown:
 
 @answer
 class WeekShown:
-    """The week: what to do now, who is there when, the stretches ahead, the tasks in their places, why, and when each
-    job is done; what to lay out, what is missing, what is cut from which bar."""
+    """The week: what to do now, who is there when, the stretches ahead, the tasks in their places, why, what it costs
+    that some were put `by_hand`, and when each job is done; what to lay out, what is missing, what is cut from what."""
 
     now: NowShown | None
     moment: str
@@ -200,6 +200,7 @@ class WeekShown:
     bookings: tuple[BookingShown, ...]
     unplaced: tuple[str, ...]
     reasons: tuple[WhySoShown, ...]
+    by_hand: tuple[str, ...]
     jobs: tuple[JobInWeek, ...]
     out: tuple[OutOfWeek, ...]
     weights: tuple[ChoiceShown, ...]

@@ -135,6 +135,7 @@ class Week(WeekCase):
         lathe = [one["job"] for one in week["bookings"] if one["station"].startswith("lathe:")]
         self.assertEqual(lathe, [self.plugs, self.studs])
         self.assertEqual(self.job(week, self.studs)["by_hand"]["before"], [self.plugs])
+        self.assertRegex(week["by_hand"][0], r"^Studs is done .* instead of .*, as you put the order\.$")
         # The other way round takes the first back.
         self.send("post", "/before", first=self.studs, then=self.plugs)
         self.assertEqual(PutBefore.objects.count(), 1)
@@ -177,6 +178,17 @@ class Week(WeekCase):
         week = self.hours()
         self.assertEqual([(one["title"], one["why"]) for one in week["out"]], [("Studs", "on hold: a die")])
         self.assertEqual({one["job"] for one in week["bookings"]}, {self.plugs})
+
+    def test_a_lathe_that_was_sold(self) -> None:
+        add_typed("bench lathe 2MT, shed")
+        lathe = next(one for one in self.client.get("/api/kit").json()["things"] if one["kind"] == "lathe")
+        spec = document({"title": "Rods", "setup.machine": lathe["id"]})
+        rods = start_job(spec).pk
+        week = self.hours()
+        self.assertIn(rods, {one["job"] for one in week["bookings"]})
+        self.client.post(f"/api/kit/{lathe['id']}/retire", "{}", content_type="application/json")
+        [out] = self.week()["out"]
+        self.assertEqual((out["job"], out["why"]), (rods, "its lathe is no longer in the shop, choose one on its plan"))
 
     def test_somebody_who_leaves_is_asked_for_no_more(self) -> None:
         self.hours()

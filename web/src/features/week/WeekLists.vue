@@ -14,13 +14,14 @@ const listed = (names: string[]) => names.join(', ')
 
 <template>
   <div class="lists">
-    <section v-if="week.reasons.length || week.out.length" aria-label="Why this order">
+    <section v-if="week.reasons.length || week.out.length || week.by_hand.length" aria-label="Why this order">
       <h2>Why this order</h2>
       <ul>
         <li v-for="one in week.reasons" :key="one.text">
           <span>{{ one.text }}</span>
           <strong v-if="one.saves" class="fig">{{ one.saves }} less</strong>
         </li>
+        <li v-for="line in week.by_hand" :key="line">{{ line }}</li>
         <li v-for="one in week.out" :key="one.job">
           <span
             ><router-link :to="{ name: 'plan', params: { id: one.job } }">{{ one.title }}</router-link> is not

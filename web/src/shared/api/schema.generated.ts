@@ -7230,8 +7230,8 @@ export interface components {
         };
         /**
          * WeekShown
-         * @description The week: what to do now, who is there when, the stretches ahead, the tasks in their places, why, and when each
-         *     job is done; what to lay out, what is missing, what is cut from which bar.
+         * @description The week: what to do now, who is there when, the stretches ahead, the tasks in their places, why, what it costs
+         *     that some were put `by_hand`, and when each job is done; what to lay out, what is missing, what is cut from which bar.
          */
         WeekShown: {
             /** Bars */
@@ -7240,6 +7240,8 @@ export interface components {
             bookings: components["schemas"]["BookingShown"][];
             /** Buys */
             buys: string[];
+            /** By Hand */
+            by_hand: string[];
             /** Cost */
             cost: number;
             /** Hours */
