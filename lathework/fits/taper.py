@@ -18,8 +18,8 @@ STEEPEST, SLOWEST = 2.0, 0.001
 """Most and least taper on the diameter: 45 degrees to a side, beyond which it is faced or chamfered; 1 in 1000."""
 ANGLE = "atan(rise on the diameter ÷ (2 × along))"
 HOW = (
-    "Write a name (MT2, B16, metric 6, 7/24 No. 40), a ratio (1:20), the included angle (60°), or two "
-    "diameters and the length between them (18.2 to 17.1 over 22)."
+    "Write a name (MT2, B16, JT33, B&S 7, R8, 5C, metric 6, 7/24 No. 40), a ratio (1:20), the included angle (60°), or "
+    "two diameters and the length between them (18.2 to 17.1 over 22)."
 )
 _NUMBER = r"\d{0,6}(?:[.,]\d{1,6})?"
 _SPELLINGS = (
@@ -27,6 +27,10 @@ _SPELLINGS = (
     (re.compile(r"^([0-6])\s*(?:mt|morse)$"), "MT{}"),
     (re.compile(r"^b\s?(\d\d)$"), "B{}"),
     (re.compile(r"^metric\s*(?:no\.?\s*)?(\d{1,3})$"), "metric {}"),
+    (re.compile(r"^(?:jt|jacobs(?: taper)?)\s*(?:no\.?\s*|#\s*)?(\d{1,2}|2 ?s(?:hort)?)$"), "JT{}"),
+    (re.compile(r"^b\s?&\s?s\s*(?:taper\s*)?(?:no\.?\s*|#\s*)?(\d{1,2})$"), "B&S {}"),
+    (re.compile(r"^r-?(8)(?: taper| collet)?$"), "R{}"),
+    (re.compile(r"^(5) ?c(?: collet)?$"), "{}C"),
     (re.compile(r"^7/24\s*(?:no\.?|#|-)?\s*(\d\d)$"), "7/24 No. {}"),
 )
 _RATIO = re.compile(rf"^({_NUMBER})\s*(?::|in)\s*({_NUMBER})$")
@@ -76,7 +80,7 @@ def _spelled(text: str) -> Iterator[str]:
     for pattern, name in _SPELLINGS:
         match = pattern.match(text)
         if match is not None:
-            yield name.format(match[1])
+            yield re.sub(r"^JT2 ?s.*", "JT2 short", name.format(match[1]))
 
 
 def _stated(text: str) -> Taper | None:

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from functools import cache
 
 from lathework.cutting.torque import FORM_TORQUE, cutting_torque
-from lathework.figures import PRACTICE, Figure, Given, Source
+from lathework.figures import PRACTICE, Figure, Given
 from lathework.holes.percent import convention, metal_cut
 from lathework.shop.metals import Material
 from lathework.tables.loader import load
@@ -24,9 +24,6 @@ POINT_SHARE = 0.3
 """Length of a drill's point over its diameter, at 118 degrees."""
 CHIP_TURNS = 2.0
 """Threads of room left for chips under a tap (practice)."""
-FORM_FACTOR = 0.0068
-"""Hole for a form tap: major - 0.0068 x per cent x pitch."""
-FORM_PERCENT = 65.0
 SUNK_OVER = 0.1
 """How far a countersink stands over the major diameter, in pitches on the diameter (practice)."""
 BREAKING = 0.03
@@ -79,22 +76,6 @@ def hole_for(thread: Thread, percent: float) -> Figure:
             Given("pitch", thread.pitch, thread.unit),
         ),
         note=words,
-    )
-
-
-def form_hole(thread: Thread) -> Figure:
-    """Hole for a form tap at 65 per cent, in the thread's unit: major - 0.0068 x 65 x pitch. Source: memory."""
-    return Figure(
-        "hole for a form tap",
-        thread.major - FORM_FACTOR * FORM_PERCENT * thread.pitch,
-        thread.unit,
-        "major − 0.0068 × per cent × pitch",
-        Source("memory", "hole sizes for form taps, 65 per cent"),
-        (
-            Given("major", thread.major, thread.unit),
-            Given("per cent", FORM_PERCENT, "%"),
-            Given("pitch", thread.pitch, thread.unit),
-        ),
     )
 
 

@@ -57,6 +57,13 @@ class DrillChoice:
     passes: float
     near: bool
     torque_share: float
+    allowed: bool
+    """Whether the class allows its own size too, not what it probably cuts alone."""
+
+    @property
+    def serves(self) -> bool:
+        """Whether it is taken rather than bored: a chart might name it, or the class allows it."""
+        return self.near or (self.allowed and self.fit == "within")
 
 
 @dataclass(frozen=True, slots=True)
@@ -183,7 +190,8 @@ def _choice(chart: _Chart, drill: Drill, *, piloted: bool, swells: bool) -> Dril
         note=words,
     )
     fit, passes = _passes(hole.value, chart.limits)
-    return DrillChoice(drill, percent, hole, fit, passes, chart.near(drill), metal_cut(percent.value))
+    allowed = _passes(own, chart.limits)[0] == "within"
+    return DrillChoice(drill, percent, hole, fit, passes, chart.near(drill), metal_cut(percent.value), allowed)
 
 
 def choose(

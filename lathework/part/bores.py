@@ -7,8 +7,9 @@ from functools import lru_cache
 
 from lathework.figures import AS_TYPED, PRACTICE, Figure, Given
 from lathework.fits.fit import Limits
-from lathework.holes.depth import PILOT_FROM_MM, form_hole, hole_for
+from lathework.holes.depth import PILOT_FROM_MM, hole_for
 from lathework.holes.drill_choice import choose, sought
+from lathework.holes.form_taps import drill_sold, form_drill, form_hole
 from lathework.holes.oversize import probable_hole
 from lathework.holes.percent import convention, percent_thread
 from lathework.holes.taper_pipe import TaperHole, taper_hole
@@ -16,7 +17,6 @@ from lathework.part.finished_holes import minor_bore, reamer_drill, socket_drill
 from lathework.part.fitted import bore_limits
 from lathework.part.job_racks import LARGEST_DRILL_MM, Racks, rough_drill
 from lathework.part.model import Bore
-from lathework.shop.metals import Material
 from lathework.shop.racks import home, owned
 from lathework.tables.drills import Drill, all_drills
 from lathework.threads.limits import internal_limits
@@ -29,8 +29,6 @@ BORING_TOOL = "boring tool"
 WORTH_TELLING = 6.0
 """Per cent thread by which a drill must come nearer for another rack to be opened, or named (practice)."""
 NAMED_RACKS = ("number", "letter", "fraction")
-FORM_OFF = 0.06
-"""How far a hole may be from what a form tap wants, in pitches: tight jams it, wide is not filled (practice)."""
 BLIND_TAP = "second"
 """The tap that a blind hole is drilled deep enough for; a bottoming tap then finishes it."""
 
@@ -144,11 +142,11 @@ def _drilled(bore: Bore, racks: Racks, rack: tuple[Drill, ...]) -> BoreWork:
     if tapering is not None:
         return _tapering(bore, thread, tapering)
     if bore.cutter.forms:
-        return _formed(bore, thread, rack, racks.metal)
+        return _formed(bore, thread, rack, racks)
     limits = internal_limits(thread, bore.class_name)
     piloted = thread.major_mm >= PILOT_FROM_MM
     pick, _ = choose(thread, limits, rack, racks.percent(thread), piloted=piloted, swells=racks.metal.swells)
-    if pick is None or not pick.near or not bore.cutter.in_sets:
+    if pick is None or not pick.serves or not bore.cutter.in_sets:
         return _bored(bore, thread, racks)
     own = convert(pick.drill.diameter, pick.drill.unit, thread.unit)
     figure = Figure(
@@ -173,19 +171,13 @@ def _drilled(bore: Bore, racks: Racks, rack: tuple[Drill, ...]) -> BoreWork:
     )
 
 
-def _formed(bore: Bore, thread: Thread, rack: tuple[Drill, ...], metal: Material) -> BoreWork:
-    """A hole for a form tap: the drill owned that comes nearest to the hole of its catalogue, of the thread's own rack
-    before another."""
-    wanted = form_hole(thread)
-
-    def off(drill: Drill) -> float:
-        return abs(convert(drill.diameter, drill.unit, thread.unit) - wanted.value)
-
-    near = [drill for drill in rack if off(drill) <= FORM_OFF * thread.pitch]
-    if not near:
+def _formed(bore: Bore, thread: Thread, rack: tuple[Drill, ...], racks: Racks) -> BoreWork:
+    """A hole for a form tap, by a drill owned; where nobody said what is, by the one that is sold for it."""
+    wanted, sold = form_hole(thread), None if racks.drills else drill_sold(thread)
+    drill = form_drill(thread, rack if sold is None else (*rack, sold))
+    if drill is None:
         return BoreWork(bore, BORING_TOOL, wanted, convert(wanted.value, thread.unit, "mm"), None)
-    drill = min(near, key=lambda one: (not home(thread, one), off(one)))
-    hole = probable_hole(drill, thread.unit, piloted=thread.major_mm >= PILOT_FROM_MM, swells=metal.swells)
+    hole = probable_hole(drill, thread.unit, piloted=thread.major_mm >= PILOT_FROM_MM, swells=racks.metal.swells)
     figure = Figure(
         "drill for the form tap",
         convert(drill.diameter, drill.unit, thread.unit),

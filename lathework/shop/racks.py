@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from functools import lru_cache
 
 from lathework.errors import InputError
@@ -13,6 +14,7 @@ from lathework.threads.thread import Thread
 from lathework.units import LengthUnit
 
 RACKS = ("number", "letter", "fraction", "metric")
+_FRACTION = re.compile(r"(?:\d+[ -])?\d+/\d+")
 IN_RACKS = "in their racks"
 """Among the names of a list: each single size belongs to the rack of its kind, as it does in a shop's drill stand."""
 
@@ -20,7 +22,8 @@ IN_RACKS = "in their racks"
 @lru_cache(maxsize=128)
 def owned(text: str, unit: LengthUnit) -> tuple[Drill, ...]:
     """The drills a list names, by diameter: racks (number, letter, fraction, metric) and single sizes, one a line or
-    with commas between; empty means every rack. A bare number is in `unit`. Raises InputError on "drills".
+    with commas between; empty means every rack. A bare number is in `unit`, a fraction in inches. Raises InputError on
+    "drills".
     """
     names = [name.strip() for name in text.replace(";", ",").replace("\n", ",").split(",")]
     racked = IN_RACKS in names
@@ -33,7 +36,8 @@ def owned(text: str, unit: LengthUnit) -> tuple[Drill, ...]:
             found |= {drill.name: drill for drill in all_drills() if drill.rack == name.lower()}
             continue
         try:
-            length = read_length(name, unit, "drills")
+            # Nobody has a drill of 17/64 of a millimetre.
+            length = read_length(name, "in" if _FRACTION.fullmatch(name) else unit, "drills")
         except InputError as error:
             raise InputError(error.code, "drills", error.message, RACKS) from None
         rack = _rack_of(name, length) if racked else "own"

@@ -13,6 +13,7 @@ from lathework.drawing.part.view import part_sheet
 from lathework.errors import InvalidDocument
 from lathework.job.document import read_document
 from lathework.planning.plan import Plan
+from lathework.shop.racks import owned
 from lathework.tests.samples import PARTED, body, bore, document, kinds, plan, section, step, value
 from lathework.tests.samples import said as all_said
 
@@ -429,6 +430,31 @@ class Threaded(unittest.TestCase):
             made = plan(body(bore(name, depth="8 mm", cut="form-tap"), **{"material": "aluminium"}))
             with self.subTest(name):
                 self.assertAlmostEqual(value(made, "drill", "drill"), printed)
+
+    def test_a_form_tap_takes_the_wider_of_two_drills(self) -> None:
+        """M6 wants 5.55: of 5.5 and 5.6 the wider, in which the tap does not jam; 5.5 alone is taken all the same."""
+        for drills, taken in (("5.5 mm, 5.6 mm", 5.6), ("5.5 mm", 5.5), ("5.2 mm, 5.55 mm, 5.6 mm", 5.55)):
+            hole = bore("M6", depth="8 mm", cut="form-tap")
+            made = plan(body(hole, **{"material": "aluminium", "setup.drills": drills}))
+            with self.subTest(drills):
+                self.assertAlmostEqual(value(made, "drill", "drill"), taken)
+
+    def test_a_drill_that_the_class_allows_is_not_bored_after(self) -> None:
+        """9/16 BSW, minor 0.4558 (BS 84): 12 mm (0.4724) is within, 84 % or not; M8, minor 6.647: 6.6 mm is not."""
+        for thread, drills, made in (
+            ("9/16 BSW", "12 mm", "12 mm"),
+            ("M8", "6.6 mm", ""),
+            ("M8", "17/64, 7 mm", "17/64"),
+        ):
+            drilled = plan(body(bore(thread, depth="1/2"), **{"setup.drills": drills, "part.stock.across": "1-1/4"}))
+            taken = next(one.name for one in drilled.work.bores)
+            with self.subTest(thread):
+                self.assertEqual(taken, made or "boring tool")
+
+    def test_a_fraction_is_of_an_inch(self) -> None:
+        """In a metric list too: nobody has a drill of 17/64 of a millimetre."""
+        sizes = [round(drill.diameter_mm, 3) for drill in owned("17/64, 1-1/8, 7", "mm")]
+        self.assertEqual(sizes, [6.747, 7.0, 28.575])
 
     def test_an_odd_bore_is_chased(self) -> None:
         """1-1/2 at 18 to the inch: bored to 75 % less nothing, advance 1/18, out by major - bore on a diameter dial."""

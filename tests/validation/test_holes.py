@@ -14,8 +14,10 @@ from hypothesis import strategies as st
 
 from lathework.answers.book.hole import AskedHole, hole
 from lathework.answers.size import size
-from lathework.holes.depth import drill_depth, form_hole, tap_margin, taps
+from lathework.holes import form_taps
+from lathework.holes.depth import drill_depth, tap_margin, taps
 from lathework.holes.drill_choice import choose
+from lathework.holes.form_taps import form_hole
 from lathework.holes.oversize import oversize_in
 from lathework.holes.percent import metal_cut, percent_thread
 from lathework.holes.strength import external_shear, internal_shear, strip
@@ -220,6 +222,18 @@ class ByHand(unittest.TestCase):
     def test_form_tap_hole(self) -> None:
         """1/4-20 at 65 per cent: 0.25 - 0.0068 x 65 / 20 = 0.2279."""
         self.assertAlmostEqual(form_hole(read_designation("1/4-20")).value, 0.2279, places=4)
+
+    def test_form_taps_as_catalogues_have_them(self) -> None:
+        """Every printed hole leaves 58 to 75 per cent by the makers' own formula; three keyed twice (memory)."""
+        for name, across in form_taps.printed().items():
+            thread = read_designation(name)
+            percent = (thread.major - across) / (0.0068 * thread.pitch)
+            self.assertTrue(58 <= percent <= 75, f"{name}: {percent:.1f}")
+            self.assertEqual(form_hole(thread).value, across)
+        for name, across in (("M5", 4.65), ("M6", 5.55), ("M8x1", 7.55)):
+            self.assertEqual(form_taps.printed()[name], across)
+        # One that is not printed: 14 - 0.0068 x 65 x 1.5 = 13.337.
+        self.assertEqual(form_hole(read_designation("M14x1.5")).value, 13.35)
 
     def test_torque_share(self) -> None:
         """Depth 0.75 and 0.6 of 0.6495 P: area h/8 + h^2 tan 30 is 0.1979 and 0.1364: 0.69."""

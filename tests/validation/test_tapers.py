@@ -30,6 +30,20 @@ HALF_ANGLE = {
 }
 #: DIN 238: which Morse taper each chuck taper is a piece of; the larger of each pair is its large end.
 CHUCK = {"B10": "MT1", "B12": "MT1", "B16": "MT2", "B18": "MT2", "B22": "MT3", "B24": "MT3"}
+#: ASME B5.10, chuck tapers: large end, small end, length (inches) (memory).
+JACOBS = {
+    "JT0": (0.2500, 0.22844, 0.43750),
+    "JT1": (0.3840, 0.33341, 0.65625),
+    "JT2": (0.5590, 0.48764, 0.87500),
+    "JT2 short": (0.5488, 0.48764, 0.75000),
+    "JT3": (0.8110, 0.74610, 1.21875),
+    "JT4": (1.1240, 1.0372, 1.6563),
+    "JT5": (1.4130, 1.3161, 1.8750),
+    "JT6": (0.6760, 0.6241, 1.0000),
+    "JT33": (0.6240, 0.5605, 1.0000),
+}
+#: Small ends of the half inch to the foot tapers (inches); number 10 has a taper of its own (memory).
+HALF_INCH = {"5": 0.45, "6": 0.5, "7": 0.6, "8": 0.75, "9": 0.9001, "10": 1.04465, "11": 1.24995, "12": 1.5001}
 STEEP_HALF_ANGLE = 8.0 + 17.0 / 60 + 50.0 / 3600
 """7/24: 8 degrees 17 minutes 50 seconds (ISO 297)."""
 
@@ -58,6 +72,22 @@ class Tapers(unittest.TestCase):
                 self.assertLessEqual(tapers()[name].large_mm, tapers()[morse].large_mm)
         self.assertEqual([tapers()[b].large_mm for b in ("B12", "B18", "B24")], [12.065, 17.78, 23.825])
 
+    def test_chuck_and_spindle_tapers(self) -> None:
+        """By their small ends, which the table does not hold."""
+        for name, (large, small, long) in JACOBS.items():
+            taper = tapers()[name]
+            with self.subTest(name):
+                self.assertAlmostEqual(taper.large_mm / 25.4, large, delta=0.00005)
+                self.assertAlmostEqual(large - long * taper.ratio, small, delta=0.00006)
+        for number, small in HALF_INCH.items():
+            taper = tapers()[f"B&S {number}"]
+            with self.subTest(number):
+                self.assertAlmostEqual(taper.large_mm - taper.long_mm * taper.ratio, small * 25.4, delta=0.002)
+                self.assertAlmostEqual(12 * taper.ratio, 0.516 if number == "10" else 0.5, delta=0.0035)
+        # R8 has 16 degrees 51 minutes between its sides, 5C twenty.
+        self.assertAlmostEqual(set_over(tapers()["R8"]).value, 8.425, delta=0.001)
+        self.assertAlmostEqual(set_over(tapers()["5C"]).value, 10, delta=0.001)
+
     def test_how_people_write_them(self) -> None:
         for text, name in (
             ("Morse 2", "MT2"),
@@ -66,6 +96,12 @@ class Tapers(unittest.TestCase):
             ("b16", "B16"),
             ("metric 6", "metric 6"),
             ("7/24 40", "7/24 No. 40"),
+            ("jt 33", "JT33"),
+            ("Jacobs 2 short", "JT2 short"),
+            ("JT2S", "JT2 short"),
+            ("b&s 7", "B&S 7"),
+            ("R8", "R8"),
+            ("5c collet", "5C"),
         ):
             self.assertEqual(read_taper(text, "taper").name, name, text)
         # Half of an included angle of 2 atan(1/40) is 1 in 20 on the diameter.

@@ -14,13 +14,13 @@ from lathework.holes.depth import (
     LOWEST_PERCENT,
     countersink,
     drill_depth,
-    form_hole,
     hole_for,
     likely_breaks,
     tap_margin,
     taps,
 )
 from lathework.holes.drill_choice import DrillChoice, choose, sought, wanted_percent
+from lathework.holes.form_taps import form_hole
 from lathework.holes.mending import Mend, mends
 from lathework.holes.percent import metal_cut
 from lathework.holes.strength import Strip, external_shear, share_held, strip
