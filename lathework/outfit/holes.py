@@ -23,15 +23,18 @@ def bore_needs(plan: Plan, found: BoreWork, shop: Shop) -> Iterator[Need]:
     """What makes a hole: its drill, its tap."""
     thread, depth, unit = found.bore.thread, found.bore.depth, plan.job.unit
     drilled = steps_of(plan, ("drill",), found.bore.id)
+    across = found.drilled_mm
     if (
         shop.keeps(ShopDrill)
+        and across > 0
         and (found.picked is not None or thread is None)
         and (found.limits is None or found.bore.reamed)
     ):
-        own = [drill for drill in shop.at_hand(ShopDrill) if abs(drill.size.mm - found.drill_mm) < ALIKE_MM]
-        near = min(shop.at_hand(ShopDrill), key=lambda one: abs(one.size.mm - found.drill_mm), default=None)
+        own = [drill for drill in shop.at_hand(ShopDrill) if abs(drill.size.mm - across) < ALIKE_MM]
+        near = min(shop.at_hand(ShopDrill), key=lambda one: abs(one.size.mm - across), default=None)
         instead = (StandIn(f"nearest: {name_of(near)}"),) if near and not own else ()
-        size = found.picked.name if found.picked else told(found.drill_mm, unit, fine=True)
+        named = found.picked or (found.rough if found.bored else None)
+        size = named.name if named else told(across, unit, fine=True)
         owns: Said = (("kind", "drill"), ("size", size))
         yield Need(f"drill, {size}", own[0] if own else None, "", instead, owns=() if own else owns, steps=drilled)
     if found.bore.reamed and found.bore.across is not None and shop.keeps(Reamer):

@@ -74,6 +74,13 @@ class BoreWork:
         return self.name == BORING_TOOL
 
     @property
+    def drilled_mm(self) -> float:
+        """What its last drill is across, in millimetres: the one before a boring tool where it is bored, 0 for none."""
+        if not self.bored:
+            return self.drill_mm
+        return self.rough.diameter_mm if self.rough is not None else 0.0
+
+    @property
     def chased(self) -> bool:
         """Whether its thread is chased instead of tapped: as chosen, or because no drill reaches its size."""
         return self.bore.thread is not None and (self.bore.cutter.on_leadscrew or self._beyond_racks)

@@ -13,6 +13,7 @@ from lathework.drawing.part.view import part_sheet
 from lathework.errors import InvalidDocument
 from lathework.job.document import read_document
 from lathework.planning.plan import Plan
+from lathework.planning.threads.thread_work import in_mm
 from lathework.shop.racks import owned
 from lathework.tests.samples import PARTED, body, bore, document, kinds, plan, section, step, value
 from lathework.tests.samples import said as all_said
@@ -450,6 +451,21 @@ class Threaded(unittest.TestCase):
             taken = next(one.name for one in drilled.work.bores)
             with self.subTest(thread):
                 self.assertEqual(taken, made or "boring tool")
+
+    def test_every_drill_is_larger_than_the_one_before(self) -> None:
+        """Whatever is owned, tapped or bored: a pilot is smaller than what follows it."""
+        racks = ("", "6 mm, 8 mm, 12 mm, 20 mm", "1/4, 3/8, 1/2", "number, letter", "12 mm", "5 mm")
+        for thread in ("1/2-13", "M22x1.5", "1-3/8-16 UN", "G2", "3/4 BSW", "M48x2"):
+            for drills in racks:
+                hole = body(bore(thread, depth="1"), **{"part.stock.across": "4", "part.overall_length": "2-1/2"})
+                made = plan(hole | {"setup.drills": drills})
+                steps = [step for step in made.operations if step.kind == "drill"]
+                sizes = [
+                    in_mm(step.figures[name]) for step in steps for name in ("pilot", "drill") if name in step.figures
+                ]
+                sizes += [one.drilled_mm for one in made.work.bores if one.bored and one.rough]
+                with self.subTest(thread=thread, drills=drills):
+                    self.assertEqual(sizes, sorted(set(sizes)))
 
     def test_a_fraction_is_of_an_inch(self) -> None:
         """In a metric list too: nobody has a drill of 17/64 of a millimetre."""
