@@ -33,6 +33,8 @@ def _secret_key() -> str:
 
 SECRET_KEY = _secret_key()
 DEBUG = False
+SHOP_CLOCK = os.environ.get("CONCH_CLOCK", "")
+"""Where the clock of the shop stands still, as ISO 8601, for tests of the week; "" for this machine's clock."""
 NETWORK_HOSTS = [host for host in os.environ.get("CONCH_HOSTS", "").split(",") if host]
 """Names of this machine on the network; none where only this machine is served."""
 NETWORK_ADDRESS = ""

@@ -24,6 +24,7 @@ from server.site.choices import ChoiceShown
 JobState = Literal["planned", "on the bench", "held", "finished", "closed", "unreadable"]
 Shelf = Literal["open", "archive", "bin"]
 SHELVES: tuple[Shelf, ...] = get_args(Shelf)
+JOB_STATES: tuple[JobState, ...] = get_args(JobState)
 
 
 @answer
@@ -69,12 +70,23 @@ class JobCard(JobNamed):
 
 
 @answer
+class StateShown:
+    """A state with its words, and how many jobs are in it."""
+
+    code: JobState
+    name: str
+    jobs: int
+
+
+@answer
 class JobsPage:
-    """A page of the list, what is worked at first; `more` when there is another, `counts` by shelf."""
+    """A page of the list, what is worked at first; `more` when there is another, `counts` by shelf, `states` of those
+    on this one that are looked for."""
 
     jobs: tuple[JobCard, ...]
     more: bool
     counts: dict[Shelf, int]
+    states: tuple[StateShown, ...]
 
 
 @answer

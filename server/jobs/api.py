@@ -6,7 +6,7 @@ import json
 from collections.abc import Callable
 from dataclasses import dataclass
 from functools import wraps
-from typing import Annotated, Any, ParamSpec
+from typing import Annotated, Any, Literal, ParamSpec
 
 import orjson
 from django.db import transaction
@@ -32,13 +32,16 @@ from server.jobs.actions import documents, ends, entries
 from server.jobs.actions import suit as suiting
 from server.jobs.actions.guard import Saw, find_job
 from server.jobs.answers import (
+    JOB_STATES,
     SHELVES,
     JobBench,
     JobShown,
     JobsPage,
+    JobState,
     NeedShown,
     Shelf,
     StandingShown,
+    StateShown,
     job_bench,
     job_card,
     job_now,
@@ -53,7 +56,7 @@ from server.jobs.models import Job, StandingRow
 from server.jobs.needed import kits, needed, weighed
 from server.jobs.queries import found_in
 from server.jobs.schemas import ChangeIn, JobDocument, Narrow, ReasonIn, SawIn, StartIn, StepIn
-from server.jobs.standing import standing
+from server.jobs.standing import STATE_WORDS, standing
 from server.site.files import file_answer, file_in_schema
 from server.site.keys import ActKey
 from server.site.place import address_of
@@ -115,10 +118,14 @@ def list_jobs(
     shelf: Shelf = "open",
     start: Annotated[int, Query(ge=0, le=10**6)] = 0,
     find: Annotated[str, Query(max_length=120)] = "",
+    state: JobState | Literal[""] = "",
 ) -> HttpResponse:
     """A page of the jobs of a shelf, from number `start` (from 0): what is worked at, stuck, next, over; those alone
-    that every word to `find` is in: name, thread, metal, for whom, state."""
-    rows = found_in(find).filter(shelf=shelf).order_by("rank", "-changed_at", "-job").defer("folded")
+    that every word to `find` is in: name, thread, metal, for whom, state; and of one `state`, where it is named."""
+    of_words = found_in(find).filter(shelf=shelf)
+    states = dict(of_words.values_list("state").annotate(jobs=Count("pk")))
+    rows = of_words.order_by("rank", "-changed_at", "-job").defer("folded")
+    rows = rows.filter(state=state) if state else rows
     found = list(rows[start : start + PAGE + 1])
     counts = dict(StandingRow.objects.values_list("shelf").annotate(jobs=Count("pk")))
     return answer(
@@ -126,6 +133,7 @@ def list_jobs(
             jobs=tuple(job_card(row) for row in found[:PAGE]),
             more=len(found) > PAGE,
             counts={shelf: counts.get(shelf, 0) for shelf in SHELVES},
+            states=tuple(StateShown(code, STATE_WORDS[code], states[code]) for code in JOB_STATES if code in states),
         )
     )
 

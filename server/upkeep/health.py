@@ -61,7 +61,7 @@ def size_words(count: int) -> str:
 def _copies(last: datetime | None, count: int, now: datetime) -> Finding:
     if last is None:
         return Finding("daily backups", False, "the first is made one minute after start")
-    told = f"{count} kept, the latest from {{last:%d %b %Y, %H:%M}}"
+    told = f"{count} kept, the latest from {last.day} {last:%b %Y, %H:%M}"
     return Finding("daily backups", now - last <= LONGEST_WITHOUT, told)
 
 

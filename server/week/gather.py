@@ -7,6 +7,8 @@ from collections.abc import Iterable
 from dataclasses import dataclass, replace
 from datetime import date, datetime, time
 
+from django.conf import settings
+
 from lathework.bench.progress import Progress
 from lathework.errors import InputError
 from lathework.remembered import Remembered
@@ -216,4 +218,5 @@ def today() -> date:
 
 def local_now() -> datetime:
     """The moment it is in the shop, to the minute, by this machine's clock."""
-    return datetime.now().replace(second=0, microsecond=0)
+    now = datetime.fromisoformat(settings.SHOP_CLOCK) if settings.SHOP_CLOCK else datetime.now()
+    return now.replace(second=0, microsecond=0)

@@ -30,6 +30,10 @@ def first_store(*, empty: bool) -> Path:
     return folder / NAME
 
 
+SHOP_CLOCK = "2026-12-01T18:00"
+"""A Tuesday: the week of the demo is the same whenever the tests run."""
+
+
 class Server:
     """`server.serve` over a data folder. It takes a port that is free, and the same one when it is started again."""
 
@@ -57,7 +61,7 @@ class Server:
     def environment(self) -> dict[str, str]:
         """What it is told of its place."""
         soon_over = {SHORT_LIVED: "1"} if self.short_lived else {}
-        return {**os.environ, "CONCH_DATA": str(self.data), **soon_over}
+        return {**os.environ, "CONCH_DATA": str(self.data), "CONCH_CLOCK": SHOP_CLOCK, **soon_over}
 
     def run(self) -> None:
         """Start over what the folder has."""

@@ -24,3 +24,17 @@ class FindJob(BrowserCase):
         expect(page.get_by_role("status")).to_have_text("No job here has “no such job” in it.")
         type_into(find, "")
         expect(jobs).to_have_count(before)
+
+    def test_by_a_press_on_a_state_or_a_thread(self) -> None:
+        page = self.page
+        page.goto("/")
+        jobs = page.get_by_role("article")
+        expect(jobs.first).to_be_visible()
+        states = page.get_by_role("navigation", name="Show jobs of one state")
+        states.get_by_role("button", name="on hold").click()
+        expect(jobs).to_have_count(1)
+        expect(jobs).to_contain_text("on hold")
+        states.get_by_role("button", name="All").click()
+        page.get_by_role("button", name="1/2 BSF").first.click()
+        expect(page.get_by_role("textbox", name="Find a job")).to_have_value("1/2 BSF")
+        expect(jobs.filter(has_not_text="1/2 BSF")).to_have_count(0)

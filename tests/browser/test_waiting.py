@@ -20,6 +20,7 @@ PAGES = (
     ("/log", "the log"),
     ("/log/lessons", "the lessons"),
     ("/upkeep", "the data"),
+    ("/week", "the week"),
 )
 NEVER = ("undefined", "No thread of that name", "No jobs yet", "Your shop is empty", "Nothing recorded yet")
 #: Asked by every page, before it knows who is there.
@@ -97,3 +98,27 @@ class Hole(BrowserCase):
         page.wait_for_function("Object.values(localStorage).some((kept) => kept.includes('6.5, 7'))")
         page.reload()
         expect(hole.get_by_role("textbox", name="Drills you own")).to_have_value("6.5, 7")
+
+
+class AFile(BrowserCase):
+    """A file that takes a while: seen to be made, stopped, and made again."""
+
+    def test_everything_is_seen_to_be_made_and_can_be_stopped(self) -> None:
+        page = self.page
+        page.goto("/upkeep")
+        held: list[Route] = []
+        page.route("**/api/everything.zip", lambda route: held.append(route))
+        export = page.get_by_role("link", name="Export everything")
+        export.click()
+        expect(page.get_by_text("Making the export")).to_be_visible()
+        page.get_by_role("button", name="Stop").click()
+        expect(page.get_by_text("Making the export")).to_have_count(0)
+        expect(page.get_by_role("alert")).to_have_count(0)
+        self.assertEqual(len(held), 1)
+        page.unroute("**/api/everything.zip")
+        with page.expect_download() as saved:
+            export.click()
+        self.assertEqual(saved.value.suggested_filename, "conch-shop.zip")
+        page.route("**/api/everything.zip", lambda route: route.abort())
+        export.click()
+        expect(page.get_by_role("alert")).to_contain_text("Conch does not answer.")

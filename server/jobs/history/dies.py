@@ -60,4 +60,4 @@ def did_last(dies: Sequence[str]) -> dict[str, str]:
 
 def _did(row: GaugingRow) -> str:
     said = MEANINGS[next(verdict for verdict in VERDICTS if verdict == row.verdict)].words
-    return f"{stood_words(row.cutter, row.eighths)}; {said}; {row.metal}, {row.entry.at:%d %B %Y}"
+    return f"{stood_words(row.cutter, row.eighths)}; {said}; {row.metal}, {row.entry.at.day} {row.entry.at:%b %Y}"

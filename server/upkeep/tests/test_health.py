@@ -49,6 +49,8 @@ class Findings(ApiCase):
             made = datetime.now() - age
             (self.data / backups.FOLDER / f"{backups.STEM}{made:{backups.STAMP}}.sqlite3").touch()
             self.assertEqual(self.found("daily backups")[0], well)
+            day = f"{made.day} {made:%b %Y, %H:%M}"
+            self.assertRegex(self.found("daily backups")[1], rf"^\d kept, the latest from {day}$")
 
     def test_a_disk_that_is_nearly_full(self) -> None:
         self.assertTrue(self.found("disk")[0])

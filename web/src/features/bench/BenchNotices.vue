@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { moments } from '@/shared/figures/dates'
 import { computed } from 'vue'
 
 import MeanwhileLine from '@/features/bench/MeanwhileLine.vue'
@@ -22,8 +23,7 @@ const props = defineProps<{
   since: Date | null
 }>()
 const emit = defineEmits<{ again: []; accept: [reason: string]; drop: [key: string] }>()
-const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
-const known = computed(() => props.since && when.format(props.since))
+const known = computed(() => props.since && moments.format(props.since))
 </script>
 
 <template>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
+import { days } from '@/shared/figures/dates'
 import type { Schemas } from '@/shared/api/client'
 
 /** What went wrong before at a step like this one, and the check that would have caught it. */
 defineProps<{ lessons: readonly Schemas['LessonShown'][] }>()
-const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium' })
 </script>
 
 <template>
@@ -11,7 +11,7 @@ const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium' })
     <p v-for="one in lessons.slice(0, 1)" :key="one.entry">
       <strong>◆ {{ one.check || one.said }}</strong>
       <span class="muted small told">
-        {{ one.mistake }}, {{ one.job }}, {{ when.format(new Date(one.at)) }}: “{{ one.said }}”</span
+        {{ one.mistake }}, {{ one.job }}, {{ days.format(new Date(one.at)) }}: “{{ one.said }}”</span
       >
     </p>
   </aside>

@@ -10,7 +10,7 @@ const props = defineProps<{
   /** The one to go on with: its button leads. */
   leads?: boolean
 }>()
-const emit = defineEmits<{ takeOut: [JobCard] }>()
+const emit = defineEmits<{ takeOut: [JobCard]; find: [string] }>()
 const SHAPES: Record<JobCard['state'], string> = {
   'on the bench': '●',
   planned: '○',
@@ -41,8 +41,10 @@ const words = computed(() => {
         <router-link :to="{ name: 'plan', params: { id: job.id } }">{{ job.title }}</router-link>
       </h3>
       <p v-if="job.quantity" class="muted">
-        <span class="fig thread">{{ job.thread }}</span> · {{ job.quantity }}
-        {{ job.quantity === 1 ? 'piece' : 'pieces' }}, {{ job.material
+        <plain-btn class="fig thread" :title="`Jobs with ${job.thread}`" @click="emit('find', job.thread)">{{
+          job.thread
+        }}</plain-btn>
+        · {{ job.quantity }} {{ job.quantity === 1 ? 'piece' : 'pieces' }}, {{ job.material
         }}<template v-if="job.needed_by"> · {{ job.needed_by }}</template>
       </p>
     </div>
@@ -96,9 +98,11 @@ h3 a:hover {
   color: var(--lagoon);
   text-decoration: underline;
 }
-.thread {
+.thread.v-btn {
+  padding: 0;
   color: var(--ink);
   font-weight: 700;
+  text-decoration-color: var(--line);
 }
 .state {
   font-weight: 700;

@@ -22,12 +22,14 @@ const shelf = ref<JobCard['shelf']>('open')
 /** Words that a job is found by: its name, thread, metal, for whom, its state. */
 const find = ref<string | null>('')
 const wanted = computed(() => (find.value ?? '').trim())
+/** The one state that is looked at, "" for all. */
+const state = ref<JobCard['state'] | ''>('')
 const { data, error, fetchNextPage, hasNextPage } = useInfiniteQuery({
-  queryKey: ['jobs', shelf, wanted],
+  queryKey: ['jobs', shelf, wanted, state],
   queryFn: ({ pageParam }) =>
     ask(
       client.GET('/api/jobs', {
-        params: { query: { shelf: shelf.value, start: pageParam, find: wanted.value } },
+        params: { query: { shelf: shelf.value, start: pageParam, find: wanted.value, state: state.value } },
       }),
     ),
   initialPageParam: 0,
@@ -38,6 +40,7 @@ const { data, error, fetchNextPage, hasNextPage } = useInfiniteQuery({
 })
 const jobs = computed(() => data.value?.pages.flatMap((page) => page.jobs))
 const counts = computed(() => data.value?.pages.at(-1)?.counts)
+const states = computed(() => data.value?.pages.at(-1)?.states ?? [])
 /** A few jobs are found by looking. */
 const MANY = 6
 const searches = computed(() => wanted.value !== '' || (counts.value?.[shelf.value] ?? 0) > MANY)
@@ -134,6 +137,17 @@ useKeys([{ key: 'n', label: 'start a new job', run: () => void start() }])
         {{ one.name }} <span class="fig">{{ counts?.[one.code] ?? 0 }}</span>
       </plain-btn>
     </nav>
+    <nav v-if="searches && states.length > 1" class="shelves" aria-label="Show jobs of one state">
+      <plain-btn :aria-pressed="state === ''" @click="state = ''">All</plain-btn>
+      <plain-btn
+        v-for="one in states"
+        :key="one.code"
+        :aria-pressed="state === one.code"
+        @click="state = one.code"
+      >
+        {{ one.name }} <span class="fig">{{ one.jobs }}</span>
+      </plain-btn>
+    </nav>
     <p v-if="groups.length" class="muted small">
       Each bar is a job, thread by thread: a turn is a share of its piece, coral is the step in hand.
     </p>
@@ -145,6 +159,7 @@ useKeys([{ key: 'n', label: 'start a new job', run: () => void start() }])
         :job="job"
         :leads="job.id === leads"
         @take-out="takeOut"
+        @find="(thread) => (find = thread)"
       />
     </section>
     <plain-btn v-if="hasNextPage" class="more" @click="fetchNextPage()">Show more jobs</plain-btn>

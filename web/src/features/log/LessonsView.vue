@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { days } from '@/shared/figures/dates'
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 
@@ -11,7 +12,6 @@ const { data: told, error } = useQuery({
   queryKey: ['lessons'],
   queryFn: () => ask(client.GET('/api/log/lessons')),
 })
-const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium' })
 const charts = computed(() =>
   [
     { name: 'By cause', bars: told.value?.by_mistake ?? [] },
@@ -62,7 +62,7 @@ const most = (bars: readonly { count: number }[]) => Math.max(...bars.map((bar) 
           {{ one.mistake }}: “{{ one.said }}” <span class="muted">{{ one.became }}</span>
         </p>
         <p class="muted small">
-          {{ when.format(new Date(one.at)) }} ·
+          {{ days.format(new Date(one.at)) }} ·
           <router-link :to="{ name: 'plan', params: { id: one.job_id } }">{{ one.job }}</router-link>
           · piece {{ one.piece }} · {{ one.step }}<template v-if="one.thread"> · {{ one.thread }}</template> ·
           {{ one.metal }}

@@ -1,11 +1,11 @@
 <script setup lang="ts">
+import { moments } from '@/shared/figures/dates'
 import type { Schemas } from '@/shared/api/client'
 import { useUnits } from '@/shared/figures/useUnits'
 
 /** Entries newest first: when, which job and piece, what was said. */
 defineProps<{ entries: Schemas['LogEntry'][] }>()
 const { text } = useUnits()
-const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
 </script>
 
 <template>
@@ -22,7 +22,7 @@ const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 
     </thead>
     <tbody>
       <tr v-for="entry in entries" :key="entry.id">
-        <td class="muted small when">{{ when.format(new Date(entry.at)) }}</td>
+        <td class="muted small when">{{ moments.format(new Date(entry.at)) }}</td>
         <td class="job">
           <router-link :to="{ name: 'plan', params: { id: entry.job_id } }">{{ entry.job }}</router-link>
         </td>

@@ -5,6 +5,7 @@ import { VCheckbox } from 'vuetify/components/VCheckbox'
 import { ask, asProblem, client, type Schemas } from '@/shared/api/client'
 import { type Said, type Thing, useKinds } from '@/features/shop/useKit'
 import BusyButton from '@/shared/controls/BusyButton.vue'
+import FileLink from '@/shared/controls/FileLink.vue'
 import FittersOnly from '@/shared/controls/FittersOnly.vue'
 
 /** The shop as files: read in row by row, what is sound and what is not side by side; taken along as JSON, CSV, labels. */
@@ -73,7 +74,7 @@ const put = () =>
     <details v-if="things.length">
       <summary>Export the shop</summary>
       <a href="/api/kit/kit.json">Shop file (JSON)</a>,
-      <a href="/api/kit/labels.pdf">Labels to print (PDF)</a>, CSV:
+      <FileLink href="/api/kit/labels.pdf" what="labels">Labels to print (PDF)</FileLink>, CSV:
       <template v-for="(one, n) in owned" :key="one.kind"
         ><template v-if="n">, </template><a :href="`/api/kit/csv/${one.kind}`">{{ one.name }}</a></template
       >

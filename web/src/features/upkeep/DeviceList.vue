@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { moments } from '@/shared/figures/dates'
 import { ref } from 'vue'
 import { VSelect } from 'vuetify/components/VSelect'
 
@@ -17,7 +18,6 @@ const role = ref<Role>('fitter')
 const going = ref('')
 const renaming = ref('')
 const name = ref('')
-const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
 const minutes = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`
 
 function rename(device: Device) {
@@ -91,7 +91,7 @@ async function keep(device: Device) {
         <template v-else>
           <strong class="name">{{ device.name }}</strong>
           <span>{{ device.role === 'fitter' ? 'full use' : 'view only' }}</span>
-          <span class="muted small">last used {{ when.format(new Date(device.seen_at)) }}</span>
+          <span class="muted small">last used {{ moments.format(new Date(device.seen_at)) }}</span>
           <span class="acts">
             <template v-if="going === device.ident">
               <span>Remove this device? It will need a new code to come back.</span>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import FileLink from '@/shared/controls/FileLink.vue'
+import { moments } from '@/shared/figures/dates'
 import { useQuery } from '@tanstack/vue-query'
 
 import WaitingSign from '@/shared/controls/WaitingSign.vue'
@@ -10,7 +12,6 @@ const { data: told, error } = useQuery({
   queryFn: () => ask(client.GET('/api/health')),
   refetchOnMount: 'always',
 })
-const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
 </script>
 
 <template>
@@ -38,7 +39,7 @@ const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 
         </div>
         <div>
           <dt>last backup</dt>
-          <dd class="fig">{{ told.last_copy ? when.format(new Date(told.last_copy)) : 'none yet' }}</dd>
+          <dd class="fig">{{ told.last_copy ? moments.format(new Date(told.last_copy)) : 'none yet' }}</dd>
         </div>
       </dl>
       <ul class="findings">
@@ -47,7 +48,7 @@ const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 
         </li>
       </ul>
       <p>
-        <a href="/api/everything.zip" download>Export everything</a>
+        <FileLink href="/api/everything.zip" what="export">Export everything</FileLink>
         <span class="muted">
           One zip file in open formats. <code>./conch import FILE</code> loads it into an empty data
           folder.</span

@@ -9,6 +9,10 @@ import { useWidth } from '@/shared/state/useWidth'
 const props = defineProps<{ week: Week; chosen: number; first: number; days: number; readonly: boolean }>()
 const emit = defineEmits<{ choose: [number]; put: [{ first: number; then: number }] }>()
 const DRAG_FROM = 8
+/** How wide a stretch is (px) that its day is written out in, its hours, and its date. */
+const DAY_FROM = 84
+const HOURS_FROM = 104
+const DATE_FROM = 168
 const place = useTemplateRef<HTMLElement>('line')
 const width = useWidth(place, 900)
 const stretches = computed(() => layOut(stretchesIn(props.week, props.days), width.value))
@@ -32,6 +36,7 @@ const under = ({ booking }: Block) =>
 /** What is dragged: the block's job, where it was taken up, how far it is now (px). */
 const drag = ref<{ block: Block; from: number; by: number } | null>(null)
 function take(event: PointerEvent, block: Block) {
+  dragged = false
   if (props.readonly || event.button !== 0) return
   drag.value = { block, from: event.clientX, by: 0 }
   ;(event.currentTarget as HTMLElement).setPointerCapture(event.pointerId)
@@ -39,11 +44,18 @@ function take(event: PointerEvent, block: Block) {
 function move(event: PointerEvent) {
   if (drag.value) drag.value.by = event.clientX - drag.value.from
 }
+/** What ends a drag is no press. */
+let dragged = false
+function press(job: number) {
+  if (!dragged) emit('choose', job)
+  dragged = false
+}
 /** Put before or behind the task of another job that lies where it was let go. */
 function drop() {
   const held = drag.value
   drag.value = null
   if (!held || Math.abs(held.by) < DRAG_FROM) return
+  dragged = true
   const at = held.block.left + held.by + (held.by > 0 ? held.block.wide : 0)
   const mine = held.block.booking
   const others = rows.value
@@ -71,9 +83,9 @@ const shift = (block: Block) =>
         class="day"
         :style="{ left: `${one.left}px`, width: `${one.wide}px` }"
       >
-        <strong>{{ one.day }}</strong> <span class="muted">{{ one.date }}</span><br /><span class="muted">{{
-          one.hours
-        }}</span>
+        <strong>{{ one.wide < DAY_FROM ? one.day.slice(0, 3) : one.day }}</strong>
+        <span v-if="one.wide >= DATE_FROM" class="muted"> {{ one.date }}</span>
+        <span v-if="one.wide >= HOURS_FROM" class="muted hours">{{ one.hours }}</span>
       </span>
     </div>
     <template v-for="row in rows" :key="row.code">
@@ -100,7 +112,7 @@ const shift = (block: Block) =>
           :aria-label="said(block)"
           :title="said(block)"
           :aria-pressed="block.booking.job === chosen"
-          @click="emit('choose', block.booking.job)"
+          @click="press(block.booking.job)"
           @pointerdown="take($event, block)"
           @pointermove="move"
           @pointerup="drop"
@@ -140,6 +152,9 @@ h3 {
   line-height: 1.3;
   white-space: nowrap;
   overflow: hidden;
+}
+.hours {
+  display: block;
 }
 .row {
   position: relative;

@@ -141,8 +141,9 @@ const byHand = computed(() => props.job.by_hand.before.length + props.job.by_han
 
 <style scoped>
 .job {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
   gap: 0 14px;
   padding: 6px 0;
   border-bottom: 1px solid var(--line);
@@ -152,17 +153,17 @@ const byHand = computed(() => props.job.by_hand.before.length + props.job.by_han
   padding-left: 12px;
 }
 .title.v-btn {
-  justify-self: start;
+  max-width: 100%;
   text-align: left;
   font-weight: 700;
 }
 .done {
-  text-align: right;
+  padding-left: 6px;
 }
 .wanted,
 .help,
 .more {
-  grid-column: 1 / -1;
+  flex: 1 0 100%;
   padding-left: 6px;
 }
 .sure {
@@ -178,15 +179,6 @@ const byHand = computed(() => props.job.by_hand.before.length + props.job.by_han
   display: grid;
   gap: 6px;
   padding-block: 6px;
-}
-@media (max-width: 600px) {
-  .job {
-    grid-template-columns: minmax(0, 1fr);
-  }
-  .done {
-    padding-left: 6px;
-    text-align: left;
-  }
 }
 .line,
 .acts {

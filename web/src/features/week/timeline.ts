@@ -11,7 +11,7 @@ export interface Stretch {
   hours: string
 }
 const GAP = 14
-const LEAST_WIDE = 74
+const LEAST_WIDE = 106
 
 /** How many stretches are drawn: a week of them, and those of the next that begin before it is full. */
 export function stretchesIn(week: Week, days: number): Week['stretches'] {

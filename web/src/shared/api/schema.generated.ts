@@ -395,7 +395,7 @@ export interface paths {
         /**
          * List Jobs
          * @description A page of the jobs of a shelf, from number `start` (from 0): what is worked at, stuck, next, over; those alone
-         *     that every word to `find` is in: name, thread, metal, for whom, state.
+         *     that every word to `find` is in: name, thread, metal, for whom, state; and of one `state`, where it is named.
          */
         get: operations["server_jobs_api_list_jobs"];
         put?: never;
@@ -4411,7 +4411,8 @@ export interface components {
         };
         /**
          * JobsPage
-         * @description A page of the list, what is worked at first; `more` when there is another, `counts` by shelf.
+         * @description A page of the list, what is worked at first; `more` when there is another, `counts` by shelf, `states` of those
+         *     on this one that are looked for.
          */
         JobsPage: {
             /** Counts */
@@ -4422,6 +4423,8 @@ export interface components {
             jobs: components["schemas"]["JobCard"][];
             /** More */
             more: boolean;
+            /** States */
+            states: components["schemas"]["StateShown"][];
         };
         /**
          * Judged
@@ -6456,6 +6459,21 @@ export interface components {
             unit: ("in" | "mm") | null;
         };
         /**
+         * StateShown
+         * @description A state with its words, and how many jobs are in it.
+         */
+        StateShown: {
+            /**
+             * Code
+             * @enum {string}
+             */
+            code: "planned" | "on the bench" | "held" | "finished" | "closed" | "unreadable";
+            /** Jobs */
+            jobs: number;
+            /** Name */
+            name: string;
+        };
+        /**
          * StationShown
          * @description Where work is done.
          */
@@ -7231,7 +7249,7 @@ export interface components {
         /**
          * WeekShown
          * @description The week: what to do now, who is there when, the stretches ahead, the tasks in their places, why, what it costs
-         *     that some were put `by_hand`, and when each job is done; what to lay out, what is missing, what is cut from which bar.
+         *     that some were put `by_hand`, and when each job is done; what to lay out, what is missing, what is cut from what.
          */
         WeekShown: {
             /** Bars */
@@ -8995,6 +9013,7 @@ export interface operations {
                 shelf?: "open" | "archive" | "bin";
                 start?: number;
                 find?: string;
+                state?: ("planned" | "on the bench" | "held" | "finished" | "closed" | "unreadable") | "";
             };
             header?: never;
             path?: never;

@@ -1,11 +1,11 @@
 <script setup lang="ts">
+import { days } from '@/shared/figures/dates'
 import type { Schemas } from '@/shared/api/client'
 import { useUnits } from '@/shared/figures/useUnits'
 
 /** What dies did, a line each: how the die stood, the blank, what the nut said, for which piece of which job. */
 defineProps<{ dies: Schemas['DieDid'][]; withJob?: boolean }>()
 const { text } = useUnits()
-const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium' })
 </script>
 
 <template>
@@ -24,7 +24,7 @@ const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium' })
           <router-link :to="{ name: 'plan', params: { id: die.job_id } }">{{
             die.job
           }}</router-link></template
-        >, {{ day.format(new Date(die.at)) }}
+        >, {{ days.format(new Date(die.at)) }}
       </span>
     </li>
   </ul>
