@@ -24,7 +24,8 @@ from server.site.choices import ChoiceShown
 JobState = Literal["planned", "on the bench", "held", "finished", "closed", "unreadable"]
 Shelf = Literal["open", "archive", "bin"]
 SHELVES: tuple[Shelf, ...] = get_args(Shelf)
-JOB_STATES: tuple[JobState, ...] = get_args(JobState)
+JOB_STATES: tuple[JobState, ...] = ("on the bench", "held", "planned", "finished", "closed", "unreadable")
+"""In the order of the list."""
 
 
 @answer

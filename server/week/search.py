@@ -7,6 +7,7 @@ import sys
 import threading
 import time
 from collections.abc import Callable, Sequence
+from contextlib import suppress
 from typing import IO
 
 import orjson
@@ -15,6 +16,7 @@ from django.db import close_old_connections
 
 from lathework.week.model import Problem
 from server.week.carried import problem_json
+from server.week.seek import ATTENDED
 
 SECONDS = 20.0
 """How long is searched at most."""
@@ -30,9 +32,9 @@ class Search:
         self.first_cost: int | None = None
         self.cost: int | None = None
         self.sequence: list[str] = []
-        self.better, self.proven, self.failed = 0, False, False
+        self.better, self.proven, self.failed, self.stopped = 0, False, False, False
         self.process = subprocess.Popen(
-            [sys.executable, "-m", "server.week.seek", str(seconds)],
+            [sys.executable, "-m", "server.week.seek", str(seconds), ATTENDED],
             stdin=subprocess.PIPE,
             stdout=subprocess.PIPE,
             stderr=subprocess.DEVNULL,
@@ -55,14 +57,16 @@ class Search:
         said, heard = self.process.stdin, self.process.stdout
         assert said is not None and heard is not None
         try:
-            said.write(problem)
-            said.close()
+            said.write(problem + b"\n")
+            said.flush()
             self._read(heard)
         except (OSError, ValueError):
-            self.failed = True
+            self.failed = not self.stopped
         finally:
             heard.close()
-            self.failed = self.process.wait() not in (0, -15) or self.failed
+            with suppress(OSError):
+                said.close()
+            self.failed = self.failed or (self.process.wait() != 0 and not self.stopped)
             self.took_s = time.monotonic() - self.began
             if self.sequence and self.better:
                 self._done(self.sequence)
@@ -83,6 +87,7 @@ class Search:
     def stop(self) -> None:
         """End it; what it found stays."""
         if self.process.poll() is None:
+            self.stopped = True
             self.process.terminate()
         self._thread.join(_GRACE_S)
 

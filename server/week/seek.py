@@ -1,4 +1,5 @@
-"""The search for a better order, in a process of its own: `python -m server.week.seek SECONDS < problem.json`.
+"""The search for a better order, in a process of its own: `python -m server.week.seek SECONDS [attended]`, the problem
+a line of JSON on its input.
 
 Each better order is a line of JSON: what it costs, and its tasks by their ids. The last line says how it ended. The
 search by moves comes first; then a constraint solver begins from what that found, and proves a small week.
@@ -6,11 +7,13 @@ search by moves comes first; then a constraint solver begins from what that foun
 
 from __future__ import annotations
 
+import os
 import sys
+import threading
 import time
 from collections.abc import Callable, Sequence
 from random import Random
-from typing import TextIO
+from typing import BinaryIO, TextIO
 
 import orjson
 
@@ -18,6 +21,8 @@ from lathework.week.ordering import WARM, Ordering, simple_order
 from lathework.week.placing import Placing
 from server.week.carried import problem_of
 
+ATTENDED = "attended"
+"""Said where whoever asks keeps our input open: the search ends with it."""
 FIRST, LEAST = 1500, 200
 """Orders tried to see how fast it goes, and the fewest that are worth a search."""
 SEARCHES = 3
@@ -88,5 +93,15 @@ def seek(content: bytes, seconds: float, out: TextIO) -> None:
     print(orjson.dumps({"ended": True, "proven": proven}).decode(), file=out, flush=True)
 
 
+def _end_with(asker: BinaryIO) -> None:
+    """End when whoever asked does: it keeps its end of our input open for as long as it listens."""
+    asker.read()
+    os._exit(1)
+
+
 if __name__ == "__main__":
-    seek(sys.stdin.buffer.read(), float(sys.argv[1]), sys.stdout)
+    asked = sys.stdin.buffer
+    problem = asked.readline()
+    if ATTENDED in sys.argv[2:]:
+        threading.Thread(target=_end_with, args=(asked,), daemon=True).start()
+    seek(problem, float(sys.argv[1]), sys.stdout)

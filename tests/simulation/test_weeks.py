@@ -19,6 +19,7 @@ from lathework.week.model import Due, Person, Problem, Task
 from lathework.week.ordering import WARM, Ordering, simple_order
 from lathework.week.placing import DONE, LATE, LONGER, OF, RISKY, SETTING_UP, Placing
 from server.week.carried import problem_json, problem_of
+from server.week.seek import ATTENDED
 from server.week.solver import solve
 from tests.long import draws
 from tests.simulation.weeks import faults, week
@@ -153,6 +154,23 @@ class Best(unittest.TestCase):
 
 
 class InItsProcess(unittest.TestCase):
+    def test_it_ends_with_whoever_asked(self) -> None:
+        """Whoever listens is gone: nothing is left that works on."""
+        asked = subprocess.Popen(
+            [sys.executable, "-m", "server.week.seek", "60", ATTENDED],
+            stdin=subprocess.PIPE,
+            stdout=subprocess.PIPE,
+            cwd=ROOT,
+        )
+        self.addCleanup(asked.kill)
+        assert asked.stdin is not None and asked.stdout is not None
+        asked.stdin.write(problem_json(week(6)) + b"\n")
+        asked.stdin.flush()
+        self.assertTrue(asked.stdout.readline())
+        asked.stdin.close()
+        self.assertNotEqual(asked.wait(timeout=30), 0)
+        asked.stdout.close()
+
     def test_a_problem_comes_over_whole(self) -> None:
         """But for titles and straying, which no search asks for."""
         problem = week(6)

@@ -208,6 +208,9 @@ useKeys([{ key: 'n', label: 'start a new job', run: () => void start() }])
 .shelves {
   margin-left: -6px;
 }
+.shelves .fig {
+  margin-left: 6px;
+}
 .shelves button[aria-pressed='true'] {
   color: var(--ink);
   font-weight: 700;

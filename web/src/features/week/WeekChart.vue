@@ -84,7 +84,7 @@ const shift = (block: Block) =>
         :style="{ left: `${one.left}px`, width: `${one.wide}px` }"
       >
         <strong>{{ one.wide < DAY_FROM ? one.day.slice(0, 3) : one.day }}</strong>
-        <span v-if="one.wide >= DATE_FROM" class="muted"> {{ one.date }}</span>
+        <span v-if="one.wide >= DATE_FROM" class="muted date">{{ one.date }}</span>
         <span v-if="one.wide >= HOURS_FROM" class="muted hours">{{ one.hours }}</span>
       </span>
     </div>
@@ -152,6 +152,9 @@ h3 {
   line-height: 1.3;
   white-space: nowrap;
   overflow: hidden;
+}
+.date {
+  margin-left: 6px;
 }
 .hours {
   display: block;
