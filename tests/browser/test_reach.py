@@ -180,3 +180,25 @@ class Reach(BrowserCase):
         page.add_init_script(NO_LOCK)
         page.goto(f"/jobs/{self.job}/bench")
         expect(self.second_acts(page)).to_contain_text("The screen may go dark")
+
+
+class ForcedColours(BrowserCase):
+    """Where the system chooses the colours, what is chosen can be read, and drawings are inked in them."""
+
+    def test_letters_and_lines_stand_out(self) -> None:
+        page = self.page
+        page.emulate_media(forced_colors="active")
+        inks = """(name) => [...document.querySelectorAll(name)].filter(one => one.checkVisibility()).map(one => {
+          const { color, backgroundColor, stroke } = getComputedStyle(one)
+          return [one.textContent.trim(), color, backgroundColor, stroke]
+        })"""
+        for address, ready in (("/jobs/5", ".steps"), ("/week", ".chart"), ("/jobs/6/bench", ".bench-figure")):
+            page.goto(address)
+            expect(page.locator(ready).first).to_be_visible()
+            chosen = page.evaluate(inks, "[aria-pressed='true'], .v-btn--active")
+            self.assertTrue(chosen, address)
+            for words, color, ground, _ in chosen:
+                self.assertNotEqual(color, ground, f"{address}: {words}")
+        ground = page.evaluate("getComputedStyle(document.body).backgroundColor")
+        lines = page.evaluate(inks, "svg path")
+        self.assertTrue([one for one in lines if one[3] not in ("none", ground)])

@@ -135,6 +135,12 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
   color: var(--muted);
   font-size: var(--s20);
 }
+/* No ground is laid behind its letters: it would cover the words above it. */
+@media (forced-colors: active) {
+  .big {
+    forced-color-adjust: none;
+  }
+}
 .big {
   border: 0;
   background: none;

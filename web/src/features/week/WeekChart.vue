@@ -206,6 +206,14 @@ h3 {
   background: repeating-linear-gradient(-45deg, transparent 0 5px, currentcolor 5px 6px);
   border-right: 1px solid currentcolor;
 }
+@media (forced-colors: active) {
+  .setting {
+    forced-color-adjust: none;
+  }
+  .block.chosen {
+    outline: 3px solid Highlight;
+  }
+}
 .named {
   display: grid;
   align-content: center;

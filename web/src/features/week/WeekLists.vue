@@ -127,6 +127,11 @@ li strong.fig {
   background: var(--metal);
   border-right: 1px solid var(--ink);
 }
+@media (forced-colors: active) {
+  .rod .left {
+    forced-color-adjust: none;
+  }
+}
 .rod .left {
   border-right: 0;
   background: repeating-linear-gradient(-45deg, transparent 0 5px, var(--line) 5px 6px);

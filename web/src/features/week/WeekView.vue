@@ -178,6 +178,11 @@ const choose = (job: number) => (chosen.value = chosen.value === job ? 0 : job)
   border: 1px solid var(--ink);
   background: repeating-linear-gradient(-45deg, transparent 0 4px, var(--ink) 4px 5px);
 }
+@media (forced-colors: active) {
+  .hatch {
+    forced-color-adjust: none;
+  }
+}
 .under {
   columns: 2;
   column-gap: 32px;
