@@ -91,6 +91,11 @@ class Order:
     unplaced: tuple[Task, ...] = ()
     cost: int = 0
 
+    @property
+    def sequence(self) -> tuple[Task, ...]:
+        """All tasks in their order, those without a place last."""
+        return (*(booking.task for booking in self.bookings), *self.unplaced)
+
     def done_at(self, job: int) -> int | None:
         """When the last task of a job ends (minutes from now); None where one has no place, or it has none."""
         if any(task.job == job for task in self.unplaced):

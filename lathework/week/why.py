@@ -84,7 +84,7 @@ def reasons(problem: Problem, order: Order) -> tuple[Reason, ...]:
 def _after_it(placing: Placing, order: Order, job: int, other: int) -> Order:
     """The order when another job is done after a late one."""
     of = {task.ident: n for n, task in enumerate(placing.tasks)}
-    sequence = [of[one.task.ident] for one in order.bookings]
+    sequence = [of[task.ident] for task in order.sequence]
     moved = [at for at in sequence if placing.tasks[at].job == other]
     rest = [at for at in sequence if at not in moved]
     last = max(n for n, at in enumerate(rest) if placing.tasks[at].job == job)

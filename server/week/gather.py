@@ -14,7 +14,7 @@ from lathework.errors import InputError
 from lathework.remembered import Remembered
 from lathework.shop.kinds.lathes import OwnLathe
 from lathework.week.hours import DAY_MIN, Hours, Open, Span, read_hours, spans_of
-from lathework.week.learned import Learned, Took, learn
+from lathework.week.learned import Learned, learn
 from lathework.week.model import WEIGHTS, Due, Problem, SetUp, Task
 from lathework.week.model import Person as Hand
 from lathework.week.tasks import LATHE, Asked, holds_of, lathe_of, tasks_of
@@ -24,7 +24,6 @@ from server.kit.owned import things
 from server.site.problems import Unreadable
 from server.week.models import BestOrder, Person, PutBefore, Wish
 
-OPEN_STATES = ("planned", "on the bench")
 ROOM, MOST_DAYS, FEWEST_DAYS = 2.0, 364, 28
 """Hours are looked ahead for twice the work there is, four weeks at the least and a year at the most."""
 KEPT_STANDINGS = 256
@@ -68,25 +67,15 @@ class Gathered:
     known: tuple[str, ...]
     pace: Learned
 
-    @property
-    def hours_known(self) -> bool:
-        """Whether anybody said when they are in the shop."""
-        return any(hand.spans for hand in self.problem.people)
-
 
 def _stands(job: Job) -> Standing:
     """Where a job stands, worked out once for each entry and change."""
     return _standings.of((job.pk, job.revision, job.row.last_entry, job.changed_at), lambda: standing(job))
 
 
-def pace_of(steps: Iterable[Took]) -> Learned:
-    """What the steps of the shop teach."""
-    return learn(tuple(steps))
-
-
 def pace() -> Learned:
     """How long steps take here, learned anew when an entry came."""
-    return _paces.of((last_took(),), lambda: pace_of(took()))
+    return _paces.of((last_took(),), lambda: learn(took()))
 
 
 def hours_of(person: Person) -> Hours:

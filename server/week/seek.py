@@ -44,7 +44,7 @@ class Best:
 
     def _first(self) -> list[int]:
         of = {task.ident: n for n, task in enumerate(self.placing.tasks)}
-        return [of[booking.task.ident] for booking in simple_order(self.placing).bookings]
+        return [of[task.ident] for task in simple_order(self.placing).sequence]
 
     def _told(self) -> None:
         self.tell(self.cost, [self.placing.tasks[at].ident for at in self.sequence])
