@@ -60,12 +60,16 @@ def bill_of_materials(tools: Path, environment: Path) -> Bill:
     return {**kept, "metadata": {"component": product}, "components": [*packages, *_page_components()]}
 
 
+_IN_ITS_FILE = {"protobuf": "BSD-3-Clause"}
+"""Licences that stand in a package's licence file alone, and not in what it says of itself."""
+
+
 def _licence(component: Bill) -> str:
     told = []
     for one in component.get("licenses", ()):
         found = one.get("expression") or one["license"].get("id") or one["license"].get("name", "")
         told.append(found.splitlines()[0])
-    return " / ".join(dict.fromkeys(told)) or "not stated"
+    return " / ".join(dict.fromkeys(told)) or _IN_ITS_FILE.get(component["name"], "not stated")
 
 
 def licences(bill: Bill) -> str:

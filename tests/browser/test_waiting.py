@@ -95,7 +95,7 @@ class Hole(BrowserCase):
         page.keyboard.type("6.5, 7")
         expect(hole.get_by_role("row", name="6.5")).to_be_visible()
         # Such a drill is in the rack of before, too: what was typed is kept once it was answered.
-        page.wait_for_function("Object.values(localStorage).some((kept) => kept.includes('6.5, 7'))")
+        page.wait_for_function("() => Object.values(localStorage).some((kept) => kept.includes('6.5, 7'))")
         page.reload()
         expect(hole.get_by_role("textbox", name="Drills you own")).to_have_value("6.5, 7")
 
