@@ -65,9 +65,9 @@ def next_sizes(thread: Thread) -> tuple[Thread, ...]:
 
 
 def _drill(thread: Thread, rack: Sequence[Drill]) -> Drill | None:
-    """The drill of a rack for a thread; None where none is near: bore it."""
+    """The drill of a rack for a thread; None where none serves: bore it."""
     pick, _ = choose(thread, internal_limits(thread), rack, usual_percent(thread))
-    return pick.drill if pick is not None and pick.near else None
+    return pick.drill if pick is not None and pick.serves else None
 
 
 def _needs(major: Figure) -> Figure:

@@ -106,11 +106,11 @@ class Capability:
 
 
 def _near(thread: Thread, rack: Sequence[Drill]) -> DrillChoice | None:
-    """The drill of `rack` that a chart would take; None where none is near, or the thread is tapered."""
+    """The drill of `rack` that is taken for a thread; None where it is bored, or the thread is tapered."""
     if thread.taper:
         return None
     pick, _ = choose(thread, internal_limits(thread), rack, usual_percent(thread))
-    return pick if pick is not None and pick.near else None
+    return pick if pick is not None and pick.serves else None
 
 
 def _racked(things: Iterable[Owned]) -> list[Drill]:

@@ -179,9 +179,10 @@ def _drilled(bore: Bore, racks: Racks, rack: tuple[Drill, ...]) -> BoreWork:
 
 
 def _formed(bore: Bore, thread: Thread, rack: tuple[Drill, ...], racks: Racks) -> BoreWork:
-    """A hole for a form tap, by a drill owned; where nobody said what is, by the one that is sold for it."""
-    wanted, sold = form_hole(thread), None if racks.drills else drill_sold(thread)
-    drill = form_drill(thread, rack if sold is None else (*rack, sold))
+    """A hole for a form tap, by a drill owned; where nobody said what is, or none is near, by the one that is sold for
+    it: no boring tool goes in so small a hole."""
+    wanted, sold = form_hole(thread), drill_sold(thread)
+    drill = form_drill(thread, rack if racks.drills or sold is None else (*rack, sold)) or sold
     if drill is None:
         return BoreWork(bore, BORING_TOOL, wanted, convert(wanted.value, thread.unit, "mm"), None)
     hole = probable_hole(drill, thread.unit, piloted=thread.major_mm >= PILOT_FROM_MM, swells=racks.metal.swells)

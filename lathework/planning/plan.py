@@ -21,7 +21,7 @@ from lathework.planning.remarks.run_notices import run_notices
 from lathework.planning.remarks.speed_notices import unknown_speeds
 from lathework.planning.sequence import steps
 from lathework.planning.steps.off_lathe.sawing import stub_mm
-from lathework.planning.times import batch_time, piece_time
+from lathework.planning.times import PIECE_TIME, batch_time, piece_time
 from lathework.planning.trial import that_goes
 from lathework.planning.work import Work, work_out
 
@@ -50,6 +50,12 @@ class Plan:
     def job(self) -> Job:
         """The job this is the plan of."""
         return self.work.job
+
+    @property
+    def minutes(self) -> dict[str, float]:
+        """The minutes that each step takes, by its key: its share of the time for a piece."""
+        piece = next(one for one in self.batch if one.name == PIECE_TIME)
+        return {step.key: given.value for step, given in zip(self.operations, piece.inputs, strict=True)}
 
     def operation(self, key: str) -> Operation | None:
         """The operation of that key, or None when the plan has none."""

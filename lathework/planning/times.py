@@ -13,6 +13,7 @@ from lathework.methods.ways.tools import RETURN_MIN
 from lathework.planning.operation import Kind, Operation
 from lathework.units import convert
 
+PIECE_TIME = "time for a piece"
 DRILL_FEED_MM = 0.1
 """Feed of a drill by the tailstock wheel, in millimetres a revolution (practice)."""
 PLUNGE_MM = 0.04
@@ -117,7 +118,7 @@ def piece_time(job: Job, operations: tuple[Operation, ...]) -> Figure:
     handling = TOOL_MIN + SETTING_MIN
     shares = [(step.title, cutting_minutes(job, step, facing) + handling) for step in operations]
     return Figure(
-        "time for a piece",
+        PIECE_TIME,
         fsum(minutes for _, minutes in shares),
         "min",
         "sum of all; each step at its feed and speed, plus handling",
@@ -145,7 +146,7 @@ def batch_time(pieces: int, piece: Figure, steps: int, more_setting_up: float = 
         PRACTICE,
         (
             Given("pieces", pieces),
-            Given("time for a piece", piece.value, "min"),
+            Given(PIECE_TIME, piece.value, "min"),
             Given("setting up", setting_up, "min"),
         ),
         places=1,

@@ -433,8 +433,10 @@ class Threaded(unittest.TestCase):
                 self.assertAlmostEqual(value(made, "drill", "drill"), printed)
 
     def test_a_form_tap_takes_the_wider_of_two_drills(self) -> None:
-        """M6 wants 5.55: of 5.5 and 5.6 the wider, in which the tap does not jam; 5.5 alone is taken all the same."""
-        for drills, taken in (("5.5 mm, 5.6 mm", 5.6), ("5.5 mm", 5.5), ("5.2 mm, 5.55 mm, 5.6 mm", 5.55)):
+        """M6 wants 5.55: of 5.5 and 5.6 the wider, in which the tap does not jam; 5.5 alone is taken all the same;
+        where none is near, the one that is sold: nobody bores 5.55."""
+        cases = (("5.5 mm, 5.6 mm", 5.6), ("5.5 mm", 5.5), ("5.2 mm, 5.55 mm, 5.6 mm", 5.55), ("3 mm, 8 mm", 5.55))
+        for drills, taken in cases:
             hole = bore("M6", depth="8 mm", cut="form-tap")
             made = plan(body(hole, **{"material": "aluminium", "setup.drills": drills}))
             with self.subTest(drills):

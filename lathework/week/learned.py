@@ -16,12 +16,16 @@ SHOP_STRAYS = 0.5
 """How far a shop as a whole is from the plan's opinion, likewise."""
 OF_ITS_KIND = {"kind": 0.35, "metal": 0.15, "machine": 0.2, "first": 0.3}
 """How far a kind of step, a metal, a lathe and first pieces are from the shop as a whole, likewise."""
-FIRST_MORE = 0.25
+FIRST_MORE = math.log(1.25)
 """What a first piece takes more than later ones, before any was seen: a quarter (practice)."""
+TOGETHER = 4.0
+"""So many steps of a shop tell as much of its pace as one alone: they have a day and a hand in common (practice)."""
 ROUNDS = 25
+"""Rounds after which the levels stand still."""
 PAUSED = 2.0
 """From so many times the usual straying a step is one with a pause in it, and counts the less the longer it was."""
 LEAST_MIN, MOST_RATIO = 0.2, 40.0
+"""What took less (minutes) was typed later, what took so many times as long as expected was left (practice)."""
 
 
 @value
@@ -66,10 +70,11 @@ def _levels(kind: str, metal: str, machine: str, first: bool) -> Levels:
 
 @dataclass(slots=True)
 class Learned:
-    """What is known of the pace of a shop: how it strays as a whole and by kind of step, metal, lathe and first piece
-    (logarithms of ratios), how far single steps stray, and how many taught it."""
+    """What is known of the pace of a shop, at first that steps take what their plan expects in the mean: how it strays
+    as a whole and by kind of step, metal, lathe and first piece (logarithms of ratios), how far single steps stray, and
+    how many taught it."""
 
-    shop: float = 0.0
+    shop: float = -(STRAYS**2) / 2
     of: dict[tuple[str, str], float] = field(default_factory=lambda: {("first", "first"): FIRST_MORE})
     strays: float = STRAYS
     unsure: float = SHOP_STRAYS
@@ -83,6 +88,10 @@ class Learned:
     def spread(self, minutes: Iterable[float]) -> float:
         """How far steps of so many `minutes` (unit: minutes) stray together, each by itself: one standard deviation."""
         return math.sqrt(math.expm1(self.strays**2) * sum(one**2 for one in minutes))
+
+
+AS_PLANNED = Learned(shop=0.0, of={}, strays=0.0, unsure=0.0)
+"""The plan's own opinion of every step."""
 
 
 def span(mean: float, spread: float) -> Span80:
@@ -117,15 +126,15 @@ def _round(now: Learned, told: Sequence[tuple[float, Levels]]) -> None:
     offs = [ratio - now.shop - sum(now.of.get(level, 0.0) for level in levels) for ratio, levels in told]
     weights = [_weight(off, now.strays) for off in offs]
     total = sum(weights)
-    now.shop += (sum(w * off for w, off in zip(weights, offs, strict=True)) - now.shop * variance / SHOP_STRAYS**2) / (
-        total + variance / SHOP_STRAYS**2
-    )
+    pull = variance / SHOP_STRAYS**2
+    drawn = sum(w * off for w, off in zip(weights, offs, strict=True)) - (now.shop + variance / 2) * pull
+    now.shop += drawn / (total + pull)
     for name in OF_ITS_KIND:
         _level(now, name, told, weights)
     left = [ratio - now.shop - sum(now.of.get(level, 0.0) for level in levels) for ratio, levels in told]
     squares = sum(w * off**2 for w, off in zip(weights, left, strict=True))
     now.strays = math.sqrt((squares + STRAYS_WORTH * STRAYS**2) / (total + STRAYS_WORTH))
-    now.unsure = math.sqrt(1 / (total / (now.strays**2 * 4) + 1 / SHOP_STRAYS**2))
+    now.unsure = math.sqrt(1 / (total / (now.strays**2 * TOGETHER) + 1 / SHOP_STRAYS**2))
     now.steps = len(told)
 
 

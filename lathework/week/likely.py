@@ -6,8 +6,8 @@ import math
 from dataclasses import dataclass
 from typing import Literal
 
-from lathework.week.clock import Clock
-from lathework.week.model import Booking, Order, Problem
+from lathework.week.model import Booking, Order
+from lathework.week.placing import Placing
 
 SURE, LIKELY = 0.95, 0.75
 Mark = Literal["sure", "likely", "open", "late", "none"]
@@ -44,10 +44,6 @@ class InTime:
         return f"in time {tenths} times in 10" if tenths else "not in time"
 
 
-def _clock(problem: Problem, person: str) -> Clock:
-    return Clock(next(one for one in problem.people if one.name == person).spans)
-
-
 def _before(order: Order, last: Booking) -> list[Booking]:
     """What the same hands do until a task is over, and what they wait for."""
     return [one for one in order.bookings if one.person == last.person and one.end <= last.end]
@@ -60,8 +56,28 @@ def last_of(order: Order, job: int) -> Booking | None:
     return max((one for one in order.bookings if one.task.job == job), key=lambda one: one.end, default=None)
 
 
-def in_time(problem: Problem, order: Order, job: int) -> InTime:
+def _over(placing: Placing, last: Booking, due: int) -> int:
+    """By how many minutes of work a task ends after a moment (minutes from now), negative where time is left."""
+    clock = placing.clock_of[last.person]
+    return clock.until(last.end) - clock.until(due)
+
+
+def overs(placing: Placing, order: Order) -> dict[int, int]:
+    """By how many minutes of work each job that has a day is over it, 0 where it is in time; those that have no place
+    are left out."""
+    dues, lasts = placing.problem.dues, dict[int, Booking]()
+    for one in order.bookings:
+        known = lasts.setdefault(one.task.job, one)
+        lasts[one.task.job] = one if one.end > known.end else known
+    for task in order.unplaced:
+        lasts.pop(task.job, None)
+    due = {job: dues[job].at for job in lasts}
+    return {job: max(0, _over(placing, lasts[job], at)) for job, at in due.items() if at is not None}
+
+
+def in_time(placing: Placing, order: Order, job: int) -> InTime:
     """Whether a job is done by its day in an order."""
+    problem = placing.problem
     due, last = problem.dues[job].at, last_of(order, job)
     if last is None:
         return InTime(None if due is None else 0.0, 0, 0.0)
@@ -70,7 +86,6 @@ def in_time(problem: Problem, order: Order, job: int) -> InTime:
     strays = math.hypot(math.sqrt(sum(one.task.spread**2 for one in before)), problem.unsure * worked)
     if due is None:
         return InTime(None, 0, strays)
-    clock = _clock(problem, last.person)
-    over = clock.until(last.end) - clock.until(due)
+    over = _over(placing, last, due)
     chance = 0.5 * math.erfc(over / (strays * math.sqrt(2))) if strays else float(over <= 0)
     return InTime(chance, over, strays)

@@ -42,6 +42,11 @@ class Task:
     pieces: int = 1
     what: str = ""
 
+    @property
+    def part(self) -> str:
+        """The part of its job that it works at: what its id says before the number of the run."""
+        return self.ident.rpartition(".")[0]
+
 
 @value
 class Due:

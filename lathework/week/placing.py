@@ -11,9 +11,9 @@ from lathework.week.model import Booking, Due, Order, Problem, SetUp, Task
 LATE, RISKY, SETTING_UP, DONE = 400, 4, 60, 1
 """What counts against each other, in minutes of work and before a job's weight: a minute after its day; a tenth of a
 minute that it would be late if all took a third longer; a minute of setting up; a minute until it is done. So an order
-is late last of all, leaves room before days, and sets up as little as it may without that."""
+is late last of all, leaves room before days, and sets up as little as it may without that (practice)."""
 LONGER, OF = 13, 10
-"""How much longer all may take before a day that is met is no more sure: thirteen tenths."""
+"""How much longer all may take before a day that is met is no more sure: thirteen tenths (practice)."""
 NEVER_MIN = 60 * 24 * 365
 """How late a job counts that finds no place in the hours (minutes)."""
 NOTHING: SetUp = frozenset()
@@ -31,6 +31,7 @@ class Placing:
         self.stations = len(stations)
         self.station = [stations.index(task.station) for task in self.tasks]
         self.clocks = [Clock(person.spans) for person in problem.people]
+        self.clock_of = {person.name: clock for person, clock in zip(problem.people, self.clocks, strict=True)}
         self.hands = [self._hands(task) for task in self.tasks]
         self.after = [tuple(place[one] for one in task.after if one in place) for task in self.tasks]
         self.jobs = list(problem.dues)

@@ -21,8 +21,6 @@ LATHE = "lathe:"
 _OFF_THE_LATHE = {"saw": BENCH, "deburr": BENCH, "fit": BENCH, "flats": MILL, "keyway": MILL}
 _HELD_UP = {"centre": "the tailstock centre", "steady": "the travelling steady"}
 """What is set up to hold long work beside the chuck, which is there anyhow."""
-
-
 IN_PASSING_MIN = 30
 """Less than this at the bench is done beside the work at a machine (minutes, practice)."""
 
@@ -103,12 +101,6 @@ def _in_passing(runs: Sequence[Run]) -> list[Run]:
     return kept if saw is None else [*kept, saw]
 
 
-def minutes_of(plan: Plan) -> dict[str, float]:
-    """The minutes that a plan expects of each step, by its key."""
-    piece = next(one for one in plan.batch if one.name == "time for a piece")
-    return {step.key: given.value for step, given in zip(plan.operations, piece.inputs, strict=True)}
-
-
 def sized(length: Length) -> str:
     """A size as it was typed, with its unit where that is not plain.
 
@@ -161,7 +153,7 @@ def _to_make(bench: Bench) -> list[frozenset[str]]:
 
 def _task_minutes(bench: Bench, steps: Sequence[Operation], learned: Learned) -> tuple[list[float], int]:
     """The minutes of each step that is still to be done, at the pace of this shop; how many pieces that is."""
-    plan, expected = bench.plan, minutes_of(bench.plan)
+    plan, expected = bench.plan, bench.plan.minutes
     job, minutes, pieces = plan.job, list[float](), 0
     for number, done in enumerate(_to_make(bench)):
         left = [step for step in steps if step.key not in done]
@@ -171,6 +163,12 @@ def _task_minutes(bench: Bench, steps: Sequence[Operation], learned: Learned) ->
             factor = learned.factor(step.kind, job.material.name, job.setup.machine, first=first)
             minutes.append(expected[step.key] * factor)
     return minutes, pieces
+
+
+def expected_of(progress: Progress, learned: Learned) -> float:
+    """Minutes that all that is left of a job takes at a pace, setting up left out."""
+    going = (bench for bench in progress.benches if bench.plan.goes)
+    return sum(sum(_task_minutes(bench, bench.plan.operations, learned)[0]) for bench in going)
 
 
 def _runs_left(bench: Bench, learned: Learned) -> list[Run]:

@@ -8,7 +8,7 @@ from typing import Literal
 
 from lathework.value import value
 from lathework.week.changeover import CHANGE_MIN, named, saved, shared
-from lathework.week.likely import in_time, last_of
+from lathework.week.likely import last_of, overs
 from lathework.week.model import Booking, Item, Order, Problem
 from lathework.week.placing import Placing
 
@@ -16,6 +16,8 @@ Mark = Literal["saves", "waits", "set up"]
 MOST_SHARED = 3
 LEAST_SAVED_MIN = 3
 """What saves less is not worth a sentence."""
+MOST_TRIED = 6
+"""Jobs that are tried behind a late one."""
 
 
 @value
@@ -107,22 +109,14 @@ def _movable(problem: Problem, order: Order, job: int) -> list[int]:
 
 def would_help(placing: Placing, order: Order, job: int, hours: Callable[[int], str]) -> tuple[str, ...]:
     """What would make a late job be in time: more hours, in words by `hours`, or another job after it."""
-    problem = placing.problem
-    now = in_time(problem, order, job)
-    told = []
-    if now.over_min > 0:
-        told.append(f"{hours(now.over_min)} more in the shop before then would do.")
-    for other in _movable(problem, order, job):
+    problem, now = placing.problem, overs(placing, order)
+    told = [f"{hours(now[job])} more in the shop before then would do."] if now.get(job) else []
+    for other in _movable(problem, order, job)[:MOST_TRIED]:
         tried = _after_it(placing, order, job, other)
-        if in_time(problem, tried, job).over_min > 0 or tried.unplaced != order.unplaced:
-            continue
-        if any(
-            in_time(problem, tried, one).over_min > max(0, in_time(problem, order, one).over_min)
-            for one in problem.dues
-            if one != job
-        ):
+        then = overs(placing, tried)
+        worse = any(then.get(one, now[one] + 1) > now[one] for one in now if one != job)
+        if worse or then.get(job, 1) or tried.unplaced != order.unplaced:
             continue
         title = next(task.title for task in problem.tasks if task.job == other)
-        told.append(f"Or do {title} after it." if told else f"Do {title} after it.")
-        break
+        return (*told, f"Or do {title} after it." if told else f"Do {title} after it.")
     return tuple(told)

@@ -5,6 +5,8 @@ from __future__ import annotations
 from collections.abc import Iterable, Sequence
 from itertools import takewhile
 
+from lathework.answers.values import figure_shown
+from lathework.figures import PRACTICE, Figure, Given
 from lathework.outfit.need import Need
 from lathework.planning.notice import told
 from lathework.shop.kinds import name_of
@@ -116,11 +118,32 @@ def _strays(own: float, minutes: float, unsure: float) -> float:
     return float((own**2 + (unsure * minutes) ** 2) ** 0.5)
 
 
+def time_left(gathered: Gathered, order: Order, one: Left) -> Figure:
+    """How long what is left of a job takes here, in minutes: its plan's time at the pace of the shop, and setting up as
+    it comes in this order."""
+    by_plan = round(one.expected_min, 1)
+    pace = round(sum(task.minutes for task in one.tasks) / by_plan, 3)
+    setting_up = sum(booking.setting_up for booking in order.bookings if booking.task.job == one.job.pk)
+    return Figure(
+        "time left",
+        by_plan * pace + setting_up,
+        "min",
+        "time by its plan × pace here + setting up",
+        PRACTICE,
+        (
+            Given("time by its plan", by_plan, "min"),
+            Given("pace here", pace),
+            Given("setting up", setting_up, "min"),
+        ),
+        note=_pace(gathered),
+    )
+
+
 def _job(gathered: Gathered, placing: Placing, order: Order, one: Left, by_hand: PlacedByHand) -> JobInWeek:
-    minutes = sum(task.minutes for task in one.tasks)
+    time = time_left(gathered, order, one)
     own = sum(task.spread**2 for task in one.tasks) ** 0.5
-    took = span(minutes, _strays(own, minutes, gathered.problem.unsure))
-    sure = in_time(gathered.problem, order, one.job.pk)
+    took = span(time.value, _strays(own, time.value, gathered.problem.unsure))
+    sure = in_time(placing, order, one.job.pk)
     end = order.done_at(one.job.pk)
     helps = would_help(placing, order, one.job.pk, duration) if sure.mark == "late" and end is not None else ()
     return JobInWeek(
@@ -134,6 +157,7 @@ def _job(gathered: Gathered, placing: Placing, order: Order, one: Left, by_hand:
         from_words=day_words(one.wish.from_day) if one.wish.from_day else "",
         who=one.wish.who,
         pieces=one.progress.quantity - one.progress.good,
+        time=figure_shown(time),
         takes=duration(took.mean),
         low=duration(took.low),
         high=duration(took.high),
@@ -159,7 +183,10 @@ def _now(gathered: Gathered, order: Order, why: Sequence[Reason], names: dict[st
     together = _at_once(order)
     first, longest = together[0], max(together, key=lambda one: one.task.minutes)
     left = next(one for one in gathered.left if one.job.pk == first.task.job)
-    many = max(one.task.pieces for one in together)
+    of_part = {one.task.part: 0 for one in together}
+    for one in together:
+        of_part[one.task.part] = max(of_part[one.task.part], one.task.pieces)
+    many = sum(of_part.values())
     minutes = sum(one.task.minutes + one.setting_up for one in together)
     where = names.get(longest.task.station, SOME_LATHE)
     text = f"{many} {'piece' if many == 1 else 'pieces'}, {duration(minutes)}, {where}"
@@ -261,13 +288,15 @@ def _by_hand() -> dict[int, PlacedByHand]:
 def _pace(gathered: Gathered) -> str:
     learned = gathered.pace
     if not learned.steps:
-        return "Times are the plans’ own: nothing was timed here yet."
+        return "Times are the plans’ own, a quarter more for a first piece: nothing was timed here yet."
     steps = f"{learned.steps} {'step' if learned.steps == 1 else 'steps'}"
     return f"Times are what {steps} took here, between what was recorded at the bench."
 
 
 def now_shown(gathered: Gathered) -> NowShown | None:
-    """What to do now."""
+    """What to do now; None where nobody said when they are in the shop."""
+    if not any(hand.spans for hand in gathered.problem.people):
+        return None
     _, order = order_of(gathered)
     return _now(gathered, order, reasons(gathered.problem, order), station_names(things()))
 
@@ -316,13 +345,13 @@ def week_shown(gathered: Gathered) -> WeekShown:
         by_hand=_hand_costs(gathered, order),
         jobs=tuple(sorted(jobs, key=lambda one: _done(order, one.job))),
         out=tuple(OutOfWeek(job.pk, job.title, reason) for job, reason in gathered.out),
+        more=gathered.more,
         weights=tuple(ChoiceShown(code, name, "") for code, (_, name) in WEIGHTS.items()),
         lay_out=lay_out,
         missing=missing,
         bars=bars_shown(cutting),
         buys=buys_shown(cutting),
         pace=_pace(gathered),
-        cost=order.cost,
     )
 
 

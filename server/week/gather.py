@@ -3,7 +3,7 @@ the shop, who is there when."""
 
 from __future__ import annotations
 
-from collections.abc import Iterable
+from collections.abc import Collection, Iterable
 from dataclasses import dataclass, replace
 from datetime import date, datetime, time
 
@@ -14,11 +14,11 @@ from lathework.errors import InputError
 from lathework.remembered import Remembered
 from lathework.shop.kinds.lathes import OwnLathe
 from lathework.week.hours import DAY_MIN, Hours, Open, Span, read_hours, spans_of
-from lathework.week.learned import Learned, learn
+from lathework.week.learned import AS_PLANNED, Learned, learn
 from lathework.week.model import WEIGHTS, Due, Problem, SetUp, Task
 from lathework.week.model import Person as Hand
-from lathework.week.tasks import LATHE, Asked, holds_of, lathe_of, tasks_of
-from server.jobs.queries import Job, StandingRow, jobs, last_took, standings, took
+from lathework.week.tasks import Asked, expected_of, holds_of, lathe_of, tasks_of
+from server.jobs.queries import Job, StandingRow, jobs, last_took, took
 from server.jobs.standing import Standing, standing
 from server.kit.owned import things
 from server.site.problems import Unreadable
@@ -31,7 +31,8 @@ LATELY = 20
 """Jobs that were worked at last, out of which it is seen what the lathes are set up with."""
 _standings: Remembered[Standing] = Remembered(KEPT_STANDINGS)
 _paces: Remembered[Learned] = Remembered(2)
-AS_PLANNED = Learned()
+MOST_JOBS = 60
+"""Open jobs that are put in order at once: what would take longer is not asked by hand (practice)."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -49,20 +50,22 @@ class Left:
         return self.standing.progress
 
     @property
-    def expected_min(self) -> int:
+    def expected_min(self) -> float:
         """Minutes that its plan expects of what is left, setting up left out."""
-        return sum(task.minutes for task in tasks_of(self.job.pk, self.progress, AS_PLANNED, Asked()))
+        return expected_of(self.progress, AS_PLANNED)
 
 
 @dataclass(frozen=True, slots=True)
 class Gathered:
-    """The week as it stands: `out` are the jobs that are not in it, with the reason; `known` the sequence that a search
+    """The week as it stands: `out` are the jobs that are not in it, with the reason, `more` how many are over
+    what is put in order at once; `known` the sequence that a search
     found last; `pace` what is known of how long steps take here."""
 
     now: datetime
     problem: Problem
     left: tuple[Left, ...]
     out: tuple[tuple[Job, str], ...]
+    more: int
     people: tuple[tuple[Person, Hours], ...]
     known: tuple[str, ...]
     pace: Learned
@@ -108,16 +111,19 @@ def _hands(now: datetime, people: Iterable[tuple[Person, Hours]], work_min: int)
     return tuple(found)
 
 
-def _why_out(job: Job, row: StandingRow, lathes: frozenset[str]) -> str:
-    """Why a job is not in the week; "" where it is. A shop that names its lathes has no other."""
-    machine = str(job.document.get("setup", {}).get("machine", ""))
-    if machine and machine not in lathes:
-        return "its lathe is no longer in the shop, choose one on its plan"
+def _why_out(row: StandingRow) -> str:
+    """Why a job is not in the week by how it stands; "" where it is."""
     if row.state == "held":
         return f"on hold: {row.held}"
     if row.state == "unreadable":
         return "cannot be opened"
     return "all pieces made: close it" if row.state == "finished" else ""
+
+
+def _lathe_gone(stands: Standing, lathes: frozenset[str]) -> bool:
+    """Whether a job names a lathe that is no longer in the shop."""
+    machines = {plan.job.setup.machine for plan in stands.plans}
+    return bool(machines - lathes - {""})
 
 
 def _asked(now: datetime, wish: Wish, names: frozenset[str]) -> Asked:
@@ -135,17 +141,14 @@ def _due(now: datetime, wish: Wish) -> Due:
 def _set_up_now() -> dict[str, SetUp]:
     """What each lathe is set up with: what was worked on it last."""
     found: dict[str, SetUp] = {}
-    rows = standings().filter(last_entry__gt=0).exclude(shelf="bin").order_by("-last_entry").select_related("job")
-    for row in rows[:LATELY]:
-        machine = LATHE + str(row.job.document.get("setup", {}).get("machine", ""))
-        if machine in found:
-            continue
+    worked = jobs().filter(row__last_entry__gt=0, row__unreadable="").exclude(row__shelf="bin")
+    for job in worked.order_by("-row__last_entry")[:LATELY]:
         try:
-            plan = _stands(row.job).bench.plan
+            plan = _stands(job).bench.plan
         except Unreadable:
             continue
         if plan.goes:
-            found.setdefault(lathe_of(plan), holds_of(plan, row.job_id))
+            found.setdefault(lathe_of(plan), holds_of(plan, job.pk))
     return found
 
 
@@ -172,32 +175,52 @@ def _waiting(left: list[Left], *, by_hand: bool) -> list[Task]:
     return tasks
 
 
+def _in_turn(wishes: Collection[int]) -> list[Job]:
+    """The open jobs: those first of which something was said, then as in their list."""
+    found = jobs().filter(row__shelf="open").exclude(row__state="closed").order_by("row__rank", "-row__changed_at")
+    return sorted(found, key=lambda job: job.pk not in wishes)
+
+
+def _left(job: Job, wish: Wish, learned: Learned, asked: Asked, lathes: frozenset[str]) -> Left | str:
+    """What is left of a job, or why it is not in the week."""
+    why = _why_out(job.row)
+    if why:
+        return why
+    try:
+        stands = _stands(job)
+    except Unreadable:
+        return "cannot be opened"
+    if _lathe_gone(stands, lathes):
+        return "its lathe is no longer in the shop, choose one on its plan"
+    tasks = tasks_of(job.pk, stands.progress, learned, asked)
+    return Left(job, stands, wish, tasks) if tasks else "it cannot be made as it is: see its plan"
+
+
 def gather(now: datetime, *, by_hand: bool = True) -> Gathered:
     """The week as it stands at a moment of the shop's clock, with what was put in order `by_hand` or without."""
     people = tuple((person, hours_of(person)) for person in Person.objects.prefetch_related("days"))
     names = frozenset(person.name for person, _ in people)
     learned = pace()
     lathes = frozenset(one.id for one in things() if isinstance(one, OwnLathe))
-    left, out = list[Left](), list[tuple[Job, str]]()
+    left, out, more = list[Left](), list[tuple[Job, str]](), 0
     wishes = {wish.job_id: wish for wish in Wish.objects.all()}
-    for job in jobs().filter(row__shelf="open").exclude(row__state="closed"):
-        why = _why_out(job, job.row, lathes)
+    for job in _in_turn(wishes):
+        if len(left) + len(out) >= MOST_JOBS:
+            more += 1
+            continue
         wish = wishes.get(job.pk) or Wish(job=job)
-        try:
-            stands = _stands(job) if not why else None
-        except Unreadable:
-            stands, why = None, "cannot be opened"
-        tasks = tasks_of(job.pk, stands.progress, learned, _asked(now, wish, names)) if stands else ()
-        if stands is not None and tasks:
-            left.append(Left(job, stands, wish, tasks))
+        one = _left(job, wish, learned, _asked(now, wish, names), lathes)
+        if isinstance(one, Left):
+            left.append(one)
         else:
-            out.append((job, why or "it cannot be made as it is: see its plan"))
+            out.append((job, one))
     waiting = _waiting(left, by_hand=by_hand)
     hands = _hands(now, people, sum(task.minutes for task in waiting))
     dues = {one.job.pk: _due(now, one.wish) for one in left}
     problem = Problem(tuple(waiting), dues, hands, _set_up_now(), learned.unsure)
     best = BestOrder.objects.first()
-    return Gathered(now, problem, tuple(left), tuple(out), people, tuple(best.sequence) if best else (), learned)
+    known = tuple(best.sequence) if best else ()
+    return Gathered(now, problem, tuple(left), tuple(out), more, people, known, learned)
 
 
 def today() -> date:

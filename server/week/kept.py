@@ -49,9 +49,11 @@ def put_week_back(said: dict[str, Any]) -> None:
     """Say it all again, of the jobs that are there. Raises what reading something of another shape comes to."""
     there = set(jobs().values_list("pk", flat=True))
     for place, one in enumerate(said.get("people", ())):
-        person = Person.objects.create(name=one["name"], usual=one["usual"], changed=one["changed"], place=place)
+        said_of = {"usual": one["usual"], "changed": one["changed"], "place": place}
+        person, _ = Person.objects.update_or_create(name=one["name"], defaults=said_of)
         for day, spans in one["days"].items():
-            ChangedDay.objects.create(person=person, day=date.fromisoformat(day), spans=_spans(spans))
+            when = date.fromisoformat(day)
+            ChangedDay.objects.update_or_create(person=person, day=when, defaults={"spans": _spans(spans)})
     for number, one in said.get("jobs", {}).items():
         if int(number) in there:
             Wish.objects.create(

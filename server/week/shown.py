@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from lathework.answers.declared_answer import answer
+from lathework.answers.values import FigureShown
 from lathework.week.likely import Mark
 from server.site.choices import ChoiceShown
 
@@ -36,9 +37,9 @@ class WorkedShown:
 
 @answer
 class BookingShown:
-    """A task in its place, in minutes from now; its first `setting_up` minutes of work set it up;
-    `worked` are the stretches in which somebody is at it. `takes` says how long
-    it is, `low` and `high` in eight cases of ten."""
+    """A task in its place, in minutes from now; its first `setting_up` minutes of work set it up; `worked` are the
+    stretches in which somebody is at it. `takes` says how long it is without that, `low` and `high` in eight cases of
+    ten."""
 
     ident: str
     job: int
@@ -78,7 +79,8 @@ class PlacedByHand:
 @answer
 class JobInWeek:
     """A job with what was said of it, when it is done and how sure that is; `expected` is what its plan alone says of
-    what is left, `takes` what this shop takes, `low` and `high` in eight cases of ten. `helps` would make it be in
+    what is left, `takes` what it takes here with setting up, `time` that with its working, `low` and `high` in eight
+    cases of ten. `helps` would make it be in
     time where it is late."""
 
     job: int
@@ -91,6 +93,7 @@ class JobInWeek:
     from_words: str
     who: str
     pieces: int
+    time: FigureShown
     takes: str
     low: str
     high: str
@@ -189,7 +192,8 @@ class SearchShown:
 @answer
 class WeekShown:
     """The week: what to do now, who is there when, the stretches ahead, the tasks in their places, why, what it costs
-    that some were put `by_hand`, and when each job is done; what to lay out, what is missing, what is cut from what."""
+    that some were put `by_hand`, and when each job is done; what to lay out, what is missing, what is cut from what;
+    `more` is how many jobs are over what is put in order at once."""
 
     now: NowShown | None
     moment: str
@@ -203,13 +207,13 @@ class WeekShown:
     by_hand: tuple[str, ...]
     jobs: tuple[JobInWeek, ...]
     out: tuple[OutOfWeek, ...]
+    more: int
     weights: tuple[ChoiceShown, ...]
     lay_out: tuple[LaidOut, ...]
     missing: tuple[MissingShown, ...]
     bars: tuple[BarShown, ...]
     buys: tuple[str, ...]
     pace: str
-    cost: int
 
 
 @answer

@@ -101,7 +101,7 @@ def _words(thread: Thread, limits: InternalLimits, pick: DrillChoice | None, per
     if pick is None:
         return "None of these drills leaves a thread. Bore the hole."
     told = f"Of the drills you own, {sought(thread, limits, percent)}"
-    if not pick.near:
+    if not pick.serves:
         return f"{told}, but none is close. Bore the hole"
     if pick.fit == "within":
         return f"{told}. The hole is within class limits"

@@ -7,7 +7,6 @@ from collections.abc import Iterable, Sequence
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
 from lathework.week.learned import Took
-from lathework.week.tasks import minutes_of
 from server.jobs.models import Entry, Job, TookRow
 
 LATEST = 3000
@@ -34,7 +33,7 @@ def _count(row: TookRow, entry: Entry, minutes: float, plan: Plan, step: Operati
     """Add so many minutes (unit: minutes) to what a step took."""
     row.entry, row.minutes = entry, row.minutes + minutes
     row.kind, row.metal, row.machine = step.kind, plan.job.material.name, plan.job.setup.machine
-    row.first, row.expected = entry.piece == 1, minutes_of(plan)[step.key]
+    row.first, row.expected = entry.piece == 1, plan.minutes[step.key]
 
 
 def add_took(job: Job, plans: Sequence[Plan], last: int, entry: Entry) -> None:

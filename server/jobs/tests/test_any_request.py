@@ -19,6 +19,7 @@ from schemathesis.specs.openapi.checks import (
 
 from lathework.tests.samples import document
 from server.jobs.actions.documents import start_job
+from server.week import search
 from server.wsgi import application
 from tests.long import draws
 
@@ -41,6 +42,11 @@ class AnyRequest(TestCase):
         kept = mock.patch.object(connections["default"], "close_if_unusable_or_obsolete")
         kept.start()
         self.addCleanup(kept.stop)
+        # A search that was begun ends with the test, and stores nothing in another one's time.
+        self.addCleanup(search.end)
+        stored = mock.patch("server.week.api.actions.keep_order")
+        stored.start()
+        self.addCleanup(stored.stop)
         self.job = start_job(document())
 
     def test_every_operation(self) -> None:

@@ -12,7 +12,7 @@ from lathework.tests.samples import PLUG, SCREW, TIE_ROD, body, bore, document, 
 from lathework.tests.test_parts import other, together
 from server.jobs import kept, search_index
 from server.jobs.actions.documents import start_job
-from server.jobs.models import CutRow, Entry, GaugingRow, Job, PieceRow, StandingRow, TrialRow
+from server.jobs.models import CutRow, Entry, GaugingRow, Job, PieceRow, StandingRow, TookRow, TrialRow
 from server.jobs.tests.case import ApiCase
 
 CHANGES: tuple[dict[str, Any], ...] = (
@@ -31,6 +31,7 @@ def rows(job_id: int) -> dict[str, Any]:
     gaugings = GaugingRow.objects.filter(job=job_id).order_by("part", "piece", "step")
     trials = TrialRow.objects.filter(job=job_id).order_by("entry")
     cuts = CutRow.objects.filter(job=job_id).order_by("entry")
+    took = TookRow.objects.filter(job=job_id).order_by("part", "piece", "step")
     with connection.cursor() as cursor:
         cursor.execute("SELECT rowid, words, thread, kind FROM jobs_entrywords ORDER BY rowid")
         words = cursor.fetchall()
@@ -40,6 +41,7 @@ def rows(job_id: int) -> dict[str, Any]:
         "gaugings": [{k: v for k, v in row.items() if k != "id"} for row in gaugings.values()],
         "trials": [{k: v for k, v in row.items() if k != "id"} for row in trials.values()],
         "cuts": [{k: v for k, v in row.items() if k != "id"} for row in cuts.values()],
+        "took": [{k: v for k, v in row.items() if k != "id"} for row in took.values()],
         "words": words,
     }
 

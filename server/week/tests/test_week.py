@@ -18,8 +18,13 @@ from pypdf import PdfReader
 from lathework.tests.samples import PLUG, document
 from server.jobs.actions.documents import start_job
 from server.jobs.models import Job, TookRow
+from server.jobs.standing import standing
 from server.kit.actions import add_typed
+from server.week import search
+from server.week.answers import order_of, time_left
+from server.week.gather import gather
 from server.week.models import BestOrder, Person, PutBefore, Wish
+from tests.contract.working import agrees, evaluated
 
 TUESDAY = datetime(2026, 12, 1, 18, 0)
 HOURS = "Tue 19-21, Sat 9-14"
@@ -190,6 +195,26 @@ class Week(WeekCase):
         [out] = self.week()["out"]
         self.assertEqual((out["job"], out["why"]), (rods, "its lathe is no longer in the shop, choose one on its plan"))
 
+    def test_many_jobs_are_bounded(self) -> None:
+        """Those of which something was said are in; how many are not is told."""
+        self.send("put", f"/jobs/{self.plugs}", wanted="Saturday")
+        start_job(document({"title": "One more"}))
+        with patch("server.week.gather.MOST_JOBS", 1):
+            week = self.hours()
+        self.assertEqual(([one["job"] for one in week["jobs"]], week["more"]), ([self.plugs], 2))
+
+    def test_before_anything_was_timed_the_plan_is_believed(self) -> None:
+        """Its own minutes, a quarter more for the first piece; what it alone says is what the plan's page says."""
+        self.hours()
+        gathered = gather(TUESDAY)
+        [left] = [one for one in gathered.left if one.job.pk == self.studs]
+        figure = time_left(gathered, order_of(gathered)[1], left)
+        piece = sum(standing(Job.objects.get(pk=self.studs)).plans[0].minutes.values())
+        given = {one.name: one.value for one in figure.inputs}
+        self.assertAlmostEqual(given["time by its plan"], 4 * piece, delta=0.06)
+        self.assertAlmostEqual(given["time by its plan"] * given["pace here"], 4.25 * piece, delta=1)
+        self.assertTrue(agrees(figure, evaluated(figure)))
+
     def test_somebody_who_leaves_is_asked_for_no_more(self) -> None:
         self.hours()
         self.send("put", f"/jobs/{self.studs}", who="fitter")
@@ -246,19 +271,25 @@ class Papers(WeekCase):
 class Searched(WeekCase):
     def test_a_search_is_kept_and_can_be_stopped(self) -> None:
         self.hours()
-        from server.week import search
-
-        told = self.send("post", "/search")
-        self.assertTrue(told["runs"])
-        stopped = self.send("delete", "/search")
+        self.addCleanup(search.end)
+        # What it finds is stored by a thread of its own, which a test's open transaction would keep waiting.
+        with patch("server.week.api.actions.keep_order"):
+            told = self.send("post", "/search")
+            self.assertTrue(told["runs"])
+            stopped = self.send("delete", "/search")
         self.assertFalse(stopped["runs"] or stopped["failed"])
         self.assertIsNotNone(search.latest())
 
     def test_an_order_that_was_kept_is_begun_from(self) -> None:
-        week = self.hours()
-        idents = [one["ident"] for one in week["bookings"]]
-        BestOrder.objects.create(sequence=[*idents, "999.gone.0"], at="2026-12-01T00:00:00+00:00")
-        self.assertLessEqual(self.week()["cost"], week["cost"])
+        """Also one that names a task which is gone, and lacks one that is new."""
+        self.hours()
+        _, before = order_of(gather(TUESDAY))
+        idents = [task.ident for task in before.sequence]
+        BestOrder.objects.create(sequence=[*idents[1:], "999.gone.0"], at="2026-12-01T00:00:00+00:00")
+        placing, after = order_of(gather(TUESDAY))
+        self.assertLessEqual(after.cost, before.cost)
+        self.assertEqual({task.ident for task in after.sequence}, set(idents))
+        self.assertEqual(placing.problem.dues, gather(TUESDAY).problem.dues)
 
 
 class Timed(WeekCase):

@@ -3,6 +3,7 @@ import { computed, ref, watch } from 'vue'
 
 import InlineChoice from '@/shared/controls/InlineChoice.vue'
 import InlineField from '@/shared/controls/InlineField.vue'
+import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
 import type { Problem } from '@/shared/api/client'
 import type { JobInWeek, Week, Wish } from '@/features/week/useWeek'
 
@@ -29,10 +30,12 @@ const said = (): Wish => ({
   who: props.job.who,
 })
 const typed = ref(said())
-watch(
-  () => JSON.stringify(said()),
-  () => (typed.value = said()),
-)
+/** What another page said comes in, but over what is being typed here. */
+watch(said, (now, before) => {
+  for (const key of Object.keys(now) as (keyof Wish)[])
+    if (typed.value[key] === before[key]) Object.assign(typed.value, { [key]: now[key] })
+})
+const working = ref(false)
 const changed = computed(() => JSON.stringify(typed.value) !== JSON.stringify(said()))
 const commit = () => changed.value && emit('wish', { ...typed.value })
 const error = (field: string) => (props.open ? props.problem?.of(field) : undefined)
@@ -120,9 +123,13 @@ const byHand = computed(() => props.job.by_hand.before.length + props.job.by_han
         />
       </p>
       <p class="small">
-        {{ job.pieces }} {{ job.pieces === 1 ? 'piece' : 'pieces' }} left: <strong>{{ job.takes }}</strong>,
-        {{ job.low }} to {{ job.high }} in 8 cases of 10; its plan alone says {{ job.expected }}.
+        {{ job.pieces }} {{ job.pieces === 1 ? 'piece' : 'pieces' }} left:
+        <plain-btn class="takes" :aria-expanded="working" @click="working = !working">{{
+          job.takes
+        }}</plain-btn>, {{ job.low }} to {{ job.high }} in 8 cases of 10; its plan alone says
+        {{ job.expected }}.
       </p>
+      <WorkingPanel v-if="working" :figure="job.time" />
       <p v-if="!readonly" class="acts">
         <plain-btn v-if="earlier !== undefined" @click="emit('put', { first: job.job, then: earlier })"
           >Do it earlier</plain-btn
@@ -134,7 +141,6 @@ const byHand = computed(() => props.job.by_hand.before.length + props.job.by_han
         <router-link :to="{ name: 'plan', params: { id: job.job } }">Plan</router-link>
         <router-link :to="{ name: 'bench', params: { id: job.job } }">Bench</router-link>
       </p>
-      <p v-if="problem?.of('then')" class="field-error" role="alert">{{ problem.of('then')?.message }}</p>
     </div>
   </article>
 </template>
@@ -159,6 +165,9 @@ const byHand = computed(() => props.job.by_hand.before.length + props.job.by_han
 }
 .done {
   padding-left: 6px;
+}
+.takes.v-btn {
+  font-weight: 700;
 }
 .wanted,
 .help,

@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import { useSearch } from '@/features/week/useSearch'
 
 /** A longer look for a better order: how far it is, a stop, what it brought. */
-const { found, begin, stop } = useSearch()
+const { found, trouble, begin, stop } = useSearch()
 const words = computed(() => {
   const now = found.value
   if (!now) return ''
@@ -30,7 +30,8 @@ const words = computed(() => {
       ></progress>
       <plain-btn @click="stop">Stop</plain-btn>
     </template>
-    <span v-if="words" role="status">{{ words }}</span>
+    <span v-if="trouble" class="field-error" role="alert">{{ trouble }}</span>
+    <span v-else-if="words" role="status">{{ words }}</span>
   </p>
 </template>
 

@@ -14,7 +14,7 @@ import WeekSearch from '@/features/week/WeekSearch.vue'
 import { useWeek, type Hand } from '@/features/week/useWeek'
 
 /** The week: what to make next and when it will be done, by the hours one has and the days that are wanted. */
-const { week, error, problem, busy, wish, people, putBefore, letGo } = useWeek()
+const { week, error, problem, refused, busy, wish, people, putBefore, letGo } = useWeek()
 const { looksOnly } = useMe()
 const upright = useUpright()
 const chosen = ref(0)
@@ -73,7 +73,9 @@ const choose = (job: number) => (chosen.value = chosen.value === job ? 0 : job)
         </p>
         <v-btn color="secondary" :to="{ name: 'bench', params: { id: week.now.job } }">Open the bench</v-btn>
       </section>
-      <p v-if="problem && !problem.errors.length" class="field-error" role="alert">{{ problem.message }}</p>
+      <p v-if="problem && (!problem.errors.length || problem.of('then'))" class="field-error" role="alert">
+        {{ problem.of('then')?.message ?? problem.message }}
+      </p>
       <section v-if="week.bookings.length" aria-label="Order of work">
         <WeekAgenda v-if="upright || asList" :week="week" :chosen="chosen" :days="days" @choose="choose" />
         <WeekChart
@@ -109,7 +111,7 @@ const choose = (job: number) => (chosen.value = chosen.value === job ? 0 : job)
             :job="job"
             :week="week"
             :open="job.job === chosen"
-            :problem="problem"
+            :problem="refused === job.job ? problem : null"
             :readonly="looksOnly"
             @choose="choose(job.job)"
             @wish="(said) => wish(job.job, said)"
@@ -117,6 +119,10 @@ const choose = (job: number) => (chosen.value = chosen.value === job ? 0 : job)
             @let-go="letGo(job.job)"
           />
           <p v-if="!week.jobs.length" class="muted">No open jobs.</p>
+          <p v-if="week.more" class="muted">
+            {{ week.more }} more open {{ week.more === 1 ? 'job is' : 'jobs are' }} not in the week. Give
+            those that matter a day.
+          </p>
         </section>
         <WeekLists :week="week" />
       </div>

@@ -18,10 +18,12 @@ export function useWeek() {
     refetchOnMount: 'always',
   })
   const problem = ref<Problem | null>(null)
+  /** The job that was refused something, 0 for what is no job's: what is wrong is said beside it alone. */
+  const refused = ref(0)
   const busy = ref(false)
 
   /** Does something to the week; whether it was done. What cannot be is said beside its field. */
-  async function act(request: () => Promise<Week>): Promise<boolean> {
+  async function act(request: () => Promise<Week>, job = 0): Promise<boolean> {
     if (busy.value) return false
     busy.value = true
     try {
@@ -30,18 +32,29 @@ export function useWeek() {
       return true
     } catch (failed) {
       problem.value = asProblem(failed)
+      refused.value = job
       return false
     } finally {
       busy.value = false
     }
   }
   const wish = (job: number, body: Wish) =>
-    act(() => ask(client.PUT('/api/week/jobs/{job_id}', { params: { path: { job_id: job } }, body })))
+    act(() => ask(client.PUT('/api/week/jobs/{job_id}', { params: { path: { job_id: job } }, body })), job)
   const people = (hands: Hand[]) =>
     act(() => ask(client.PUT('/api/week/people', { body: { people: hands } })))
   const putBefore = (first: number, then: number) =>
-    act(() => ask(client.POST('/api/week/before', { body: { first, then } })))
+    act(() => ask(client.POST('/api/week/before', { body: { first, then } })), then)
   const letGo = (job: number) =>
     act(() => ask(client.DELETE('/api/week/before/{job_id}', { params: { path: { job_id: job } } })))
-  return { week: computed(() => data.value ?? null), error, problem, busy, wish, people, putBefore, letGo }
+  return {
+    week: computed(() => data.value ?? null),
+    error,
+    problem,
+    refused,
+    busy,
+    wish,
+    people,
+    putBefore,
+    letGo,
+  }
 }

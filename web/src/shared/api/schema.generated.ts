@@ -2414,9 +2414,9 @@ export interface components {
         };
         /**
          * BookingShown
-         * @description A task in its place, in minutes from now; its first `setting_up` minutes of work set it up;
-         *     `worked` are the stretches in which somebody is at it. `takes` says how long
-         *     it is, `low` and `high` in eight cases of ten.
+         * @description A task in its place, in minutes from now; its first `setting_up` minutes of work set it up; `worked` are the
+         *     stretches in which somebody is at it. `takes` says how long it is without that, `low` and `high` in eight cases of
+         *     ten.
          */
         BookingShown: {
             /** Begin */
@@ -4290,7 +4290,8 @@ export interface components {
         /**
          * JobInWeek
          * @description A job with what was said of it, when it is done and how sure that is; `expected` is what its plan alone says of
-         *     what is left, `takes` what this shop takes, `low` and `high` in eight cases of ten. `helps` would make it be in
+         *     what is left, `takes` what it takes here with setting up, `time` that with its working, `low` and `high` in eight
+         *     cases of ten. `helps` would make it be in
          *     time where it is late.
          */
         JobInWeek: {
@@ -4326,6 +4327,7 @@ export interface components {
             sure: string;
             /** Takes */
             takes: string;
+            time: components["schemas"]["FigureShown"];
             /** Title */
             title: string;
             /** Wanted */
@@ -7249,7 +7251,8 @@ export interface components {
         /**
          * WeekShown
          * @description The week: what to do now, who is there when, the stretches ahead, the tasks in their places, why, what it costs
-         *     that some were put `by_hand`, and when each job is done; what to lay out, what is missing, what is cut from what.
+         *     that some were put `by_hand`, and when each job is done; what to lay out, what is missing, what is cut from what;
+         *     `more` is how many jobs are over what is put in order at once.
          */
         WeekShown: {
             /** Bars */
@@ -7260,8 +7263,6 @@ export interface components {
             buys: string[];
             /** By Hand */
             by_hand: string[];
-            /** Cost */
-            cost: number;
             /** Hours */
             hours: string;
             /** Jobs */
@@ -7272,6 +7273,8 @@ export interface components {
             missing: components["schemas"]["MissingShown"][];
             /** Moment */
             moment: string;
+            /** More */
+            more: number;
             now: components["schemas"]["NowShown"] | null;
             /** Out */
             out: components["schemas"]["OutOfWeek"][];
