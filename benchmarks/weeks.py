@@ -12,8 +12,8 @@ import orjson
 from lathework.week.learned import learn
 from lathework.week.ordering import simple_order
 from lathework.week.placing import Placing
-from server.week.carried import problem_json
-from server.week.seek import seek
+from server.week.search.carried import problem_json
+from server.week.search.seek import seek
 from tests.simulation.paces import Somebody
 from tests.simulation.test_paces import foretold
 from tests.simulation.weeks import week

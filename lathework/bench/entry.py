@@ -20,6 +20,8 @@ Kind = Literal[
     "scrap",
     "again",
     "note",
+    "pause",
+    "go-on",
     "read",
     "zero-lost",
     "zero",

@@ -23,6 +23,8 @@ KIND_WORDS: dict[str, str] = {
     "scrap": "scrapped",
     "again": "redone",
     "note": "note",
+    "pause": "pause",
+    "go-on": "work went on",
     "read": "cautions read",
     "zero": "touched off",
     "zero-lost": "all tool zeros lost",

@@ -13,7 +13,7 @@ from lathework.shop.kinds import name_of
 from lathework.shop.kinds.bars import Bar
 from lathework.units import LengthUnit
 from lathework.value import value
-from lathework.week.tasks import sized
+from lathework.week.set_ups import sized
 
 ALIKE_MM = 0.01
 STUMP_MM = 100.0

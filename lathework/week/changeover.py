@@ -7,7 +7,7 @@ from functools import lru_cache
 
 from lathework.methods.head import SET_UP_MIN as HEAD_MIN
 from lathework.methods.ways.tools import SET_UP_MIN as TOOL_MIN
-from lathework.week.model import Item, SetUp
+from lathework.week.model import Item, Problem, SetUp
 
 DIE_MIN = 2
 CHANGE_MIN = {
@@ -17,6 +17,7 @@ CHANGE_MIN = {
     "slide": 4,
     "part": 7,
     "bar": 3,
+    "jaws": 3,
     "holding": 3,
     "die": DIE_MIN,
     "tap": DIE_MIN,
@@ -30,6 +31,7 @@ WORDS = {
     "head": "the die head with chasers for {}",
     "slide": "the top slide at {}",
     "bar": "the {} bar",
+    "jaws": "jaws or a collet at {}",
     "holding": "{}",
     "die": "the {} die",
     "tap": "the {} tap",
@@ -47,6 +49,11 @@ def changeover(before: SetUp, after: SetUp) -> int:
     10
     """
     return sum(CHANGE_MIN[kind] for kind, _ in after - before)
+
+
+def change_min(problem: Problem, station: str, before: SetUp, after: SetUp) -> int:
+    """Minutes that the same takes at a station of a shop, at the pace of whoever works there."""
+    return round(changeover(before, after) * problem.setting_up.get(station, 1.0))
 
 
 def shared(before: SetUp, after: SetUp) -> tuple[Item, ...]:

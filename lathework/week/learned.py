@@ -14,12 +14,19 @@ STRAYS_WORTH = 6.0
 """As many steps this counts for."""
 SHOP_STRAYS = 0.5
 """How far a shop as a whole is from the plan's opinion, likewise."""
-OF_ITS_KIND = {"kind": 0.35, "metal": 0.15, "machine": 0.2, "first": 0.3}
-"""How far a kind of step, a metal, a lathe and first pieces are from the shop as a whole, likewise."""
+OF_ITS_KIND = {"kind": 0.35, "way": 0.25, "size": 0.15, "metal": 0.15, "machine": 0.2, "first": 0.3}
+"""How far a kind of step, a way of threading, a size of work, a metal, a lathe and first pieces are from the shop as a
+whole, likewise."""
+SETTING_UP = "set-up"
+"""The kind of what is no step: setting up for another job."""
+SIZES_MM = (6.0, 12.0, 25.0, 50.0)
+"""Up to so many millimetres across, work is of one size (practice)."""
 FIRST_MORE = math.log(1.25)
 """What a first piece takes more than later ones, before any was seen: a quarter (practice)."""
 TOGETHER = 4.0
 """So many steps of a shop tell as much of its pace as one alone: they have a day and a hand in common (practice)."""
+Levels = tuple[tuple[str, str], ...]
+"""What a time is learned by, and which of it."""
 ROUNDS = 25
 """Rounds after which the levels stand still."""
 PAUSED = 2.0
@@ -29,14 +36,39 @@ LEAST_MIN, MOST_RATIO = 0.2, 40.0
 
 
 @value
-class Took:
-    """A step that was done: its kind, the metal, the lathe by its id, whether it was of a first piece; how many
-    `minutes` it took, and how many the plan had expected."""
+class Work:
+    """What is done, as far as its time may depend on it: the kind of step, the `way` its thread is cut, the `size` of
+    the work, the metal, the lathe by its id, whether it is of a first piece; "" where one has no say."""
 
     kind: str
-    metal: str
-    machine: str
-    first: bool
+    metal: str = ""
+    machine: str = ""
+    first: bool = False
+    way: str = ""
+    size: str = ""
+
+    @property
+    def levels(self) -> Levels:
+        """What its time is learned by."""
+        named = (("kind", self.kind), ("way", self.way), ("size", self.size), ("metal", self.metal))
+        told = [*named, ("machine", self.machine), ("first", "first" if self.first else "")]
+        return tuple(level for level in told if level[1])
+
+
+def size_of(across_mm: float) -> str:
+    """The size of work that is so thick (millimetres).
+
+    >>> size_of(9.5), size_of(80.0)
+    ('to 12 mm', 'over 50 mm')
+    """
+    return next((f"to {most:g} mm" for most in SIZES_MM if across_mm <= most), f"over {SIZES_MM[-1]:g} mm")
+
+
+@value
+class Took:
+    """Work that was done: how many `minutes` it took, and how many the plan had expected."""
+
+    work: Work
     minutes: float
     expected: float
 
@@ -60,19 +92,11 @@ class Span80:
     high: float
 
 
-Levels = tuple[tuple[str, str], ...]
-
-
-def _levels(kind: str, metal: str, machine: str, first: bool) -> Levels:
-    told = [("kind", kind), ("metal", metal), ("machine", machine)]
-    return tuple(told + ([("first", "first")] if first else []))
-
-
 @dataclass(slots=True)
 class Learned:
     """What is known of the pace of a shop, at first that steps take what their plan expects in the mean: how it strays
-    as a whole and by kind of step, metal, lathe and first piece (logarithms of ratios), how far single steps stray, and
-    how many taught it."""
+    as a whole and by kind of step, way, size, metal, lathe and first piece (logarithms of ratios), how far single steps
+    stray, and how many taught it."""
 
     shop: float = -(STRAYS**2) / 2
     of: dict[tuple[str, str], float] = field(default_factory=lambda: {("first", "first"): FIRST_MORE})
@@ -80,9 +104,9 @@ class Learned:
     unsure: float = SHOP_STRAYS
     steps: int = 0
 
-    def factor(self, kind: str, metal: str, machine: str, *, first: bool) -> float:
-        """What a step takes in the mean over what a plan expects of it (a ratio, of no unit)."""
-        told = self.shop + sum(self.of.get(level, 0.0) for level in _levels(kind, metal, machine, first))
+    def factor(self, work: Work) -> float:
+        """What work takes in the mean over what a plan expects of it (a ratio, of no unit)."""
+        told = self.shop + sum(self.of.get(level, 0.0) for level in work.levels)
         return math.exp(told + self.strays**2 / 2)
 
     def spread(self, minutes: Iterable[float]) -> float:
@@ -112,7 +136,7 @@ def _weight(off: float, strays: float) -> float:
 def learn(steps: Sequence[Took]) -> Learned:
     """What steps that were done teach. Each level is the mean of what is left to it, drawn towards nothing by how far
     its like usually stray; a few rounds settle them all."""
-    told = [(one.ratio, _levels(one.kind, one.metal, one.machine, one.first)) for one in steps if one.counts]
+    told = [(one.ratio, one.work.levels) for one in steps if one.counts]
     now = Learned()
     if not told:
         return now

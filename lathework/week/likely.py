@@ -6,10 +6,12 @@ import math
 from dataclasses import dataclass
 from typing import Literal
 
+from lathework.figures import Figure, Given, Source
 from lathework.week.model import Booking, Order
 from lathework.week.placing import Placing
 
 SURE, LIKELY = 0.95, 0.75
+BY_NORMAL = Source("memory", "the normal law")
 Mark = Literal["sure", "likely", "open", "late", "none"]
 
 
@@ -21,6 +23,23 @@ class InTime:
     chance: float | None
     over_min: int
     strays_min: float
+
+    @property
+    def figure(self) -> Figure | None:
+        """The chance with its working, in per cent; None where there is no day, or nothing is unsure."""
+        if self.chance is None or not self.strays_min:
+            return None
+        over, strays = float(self.over_min), round(self.strays_min, 1)
+        return Figure(
+            "chance in time",
+            50 * (1 - math.erf(over / (strays * math.sqrt(2)))),
+            "%",
+            "50 × (1 − erf(work over ÷ (spread × √(2))))",
+            BY_NORMAL,
+            (Given("work over", over, "min"), Given("spread", strays, "min")),
+            note="Work over is the work still to be done when its day is over, less than 0 where time is left. The"
+            " spread is that of all work done before, one standard deviation.",
+        )
 
     @property
     def mark(self) -> Mark:

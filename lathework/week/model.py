@@ -58,22 +58,29 @@ class Due:
 
 @dataclass(frozen=True, slots=True)
 class Person:
-    """Somebody who works in the shop, and when."""
+    """Somebody who works in the shop, and when; `not_at` are the stations that they do not use."""
 
     name: str
     spans: tuple[Span, ...]
+    not_at: frozenset[str] = frozenset()
+
+    def may_do(self, task: Task) -> bool:
+        """Whether somebody may do a task: it is not for others alone, nor at a station that is not theirs."""
+        return (not task.people or self.name in task.people) and task.station not in self.not_at
 
 
 @dataclass(frozen=True, slots=True)
 class Problem:
     """What is to be put in order. `standing` is what each station is set up with now; `unsure` the share of all minutes
-    that the pace of the shop may be off by (one standard deviation)."""
+    that the pace of the shop may be off by (one standard deviation); `setting_up` what setting up takes at a station
+    over what is usual (a ratio)."""
 
     tasks: tuple[Task, ...]
     dues: Mapping[int, Due]
     people: tuple[Person, ...]
     standing: Mapping[str, SetUp] = field(default_factory=dict)
     unsure: float = 0.0
+    setting_up: Mapping[str, float] = field(default_factory=dict)
 
 
 @value

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterable, Sequence
 
-from lathework.week.changeover import changeover
+from lathework.week.changeover import change_min
 from lathework.week.clock import Clock
 from lathework.week.model import Booking, Due, Order, Problem, SetUp, Task
 
@@ -41,13 +41,14 @@ class Placing:
         self.wanted = [
             [clock.until(due.at) if due.at is not None else NEVER_MIN for clock in self.clocks] for due in self.dues
         ]
-        holds = [task.holds for task in self.tasks]
-        self.first = [changeover(problem.standing.get(task.station, NOTHING), task.holds) for task in self.tasks]
-        self.change = [[changeover(before, after) for after in holds] for before in holds]
+        self.first = [self._change(problem.standing.get(task.station, NOTHING), task) for task in self.tasks]
+        self.change = [[self._change(before.holds, task) for task in self.tasks] for before in self.tasks]
+
+    def _change(self, before: SetUp, task: Task) -> int:
+        return change_min(self.problem, task.station, before, task.holds)
 
     def _hands(self, task: Task) -> tuple[int, ...]:
-        names = [person.name for person in self.problem.people]
-        return tuple(n for n, name in enumerate(names) if not task.people or name in task.people)
+        return tuple(n for n, person in enumerate(self.problem.people) if person.may_do(task))
 
     def _earliest(self, at: int, ready: int, minutes: int, free: Sequence[int]) -> tuple[int, int, int, int] | None:
         """Who ends a task first that is ready then: when it ends, when it begins, who that is, and the minutes that

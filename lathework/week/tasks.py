@@ -2,25 +2,21 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator, Sequence
+from collections.abc import Sequence
 from dataclasses import dataclass
 
 from lathework.bench.bench import Bench
 from lathework.bench.progress import Progress
-from lathework.lengths import Length
-from lathework.part.thread_cutters import OUTSIDE
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
-from lathework.week.learned import Learned
-from lathework.week.model import Item, SetUp, Task
+from lathework.week.learned import Learned, Work, size_of
+from lathework.week.model import SetUp, Task
+from lathework.week.set_ups import holds_of, lathe_of, sized
 
 BENCH, MILL, PRESS = "bench", "mill", "press"
 STATIONS = {BENCH: "Bench, vice", MILL: "Mill", PRESS: "Drill press"}
 """Where work is done off the lathe, and what that is called."""
-LATHE = "lathe:"
 _OFF_THE_LATHE = {"saw": BENCH, "deburr": BENCH, "fit": BENCH, "flats": MILL, "keyway": MILL}
-_HELD_UP = {"centre": "the tailstock centre", "steady": "the travelling steady"}
-"""What is set up to hold long work beside the chuck, which is there anyhow."""
 IN_PASSING_MIN = 30
 """Less than this at the bench is done beside the work at a machine (minutes, practice)."""
 
@@ -49,11 +45,6 @@ class Asked:
     people: tuple[str, ...] = ()
 
 
-def lathe_of(plan: Plan) -> str:
-    """The station of a plan's lathe."""
-    return LATHE + plan.job.setup.machine
-
-
 def station_of(step: Operation, plan: Plan) -> str:
     """Where a step is done."""
     if step.key.startswith("cross-"):
@@ -63,25 +54,31 @@ def station_of(step: Operation, plan: Plan) -> str:
     return _OFF_THE_LATHE.get(step.kind) or lathe_of(plan)
 
 
+def holding_of(step: Operation, plan: Plan) -> int:
+    """The holding that a step is done in for all pieces before the next one; 0 where work goes piece by piece."""
+    return step.chucking if plan.job.method.batch == "holding" and plan.job.quantity > 1 else 0
+
+
 def runs_of(plan: Plan) -> list[tuple[str, list[Operation]]]:
-    """The steps of a plan, those together that are done at one station: a moment at the bench between two steps on the
-    lathe is spent beside it."""
-    runs: list[tuple[str, list[Operation]]] = []
+    """The steps of a plan, those together that are done at one station, and in one holding where that is done for all
+    pieces first: a moment at the bench between two steps on the lathe is spent beside it."""
+    lathe = lathe_of(plan)
+    runs: list[tuple[str, int, list[Operation]]] = []
     for step in plan.operations:
         station = station_of(step, plan)
-        if runs and runs[-1][0] == station:
-            runs[-1][1].append(step)
+        holding = holding_of(step, plan) if station == lathe else 0
+        if runs and runs[-1][:2] == (station, holding):
+            runs[-1][2].append(step)
         else:
-            runs.append((station, [step]))
-    lathe = lathe_of(plan)
-    settled: list[tuple[str, list[Operation]]] = []
-    for number, (station, steps) in enumerate(runs):
+            runs.append((station, holding, [step]))
+    settled: list[tuple[str, int, list[Operation]]] = []
+    for number, (station, holding, steps) in enumerate(runs):
         between = station == BENCH and 0 < number < len(runs) - 1 and settled and settled[-1][0] == lathe
-        if settled and (between or settled[-1][0] == station):
-            settled[-1][1].extend(steps)
+        if settled and (between or settled[-1][:2] == (station, holding)):
+            settled[-1][2].extend(steps)
         else:
-            settled.append((station, steps))
-    return settled
+            settled.append((station, holding, steps))
+    return [(station, steps) for station, _, steps in settled]
 
 
 def _in_passing(runs: Sequence[Run]) -> list[Run]:
@@ -101,47 +98,6 @@ def _in_passing(runs: Sequence[Run]) -> list[Run]:
     return kept if saw is None else [*kept, saw]
 
 
-def sized(length: Length) -> str:
-    """A size as it was typed, with its unit where that is not plain.
-
-    >>> sized(Length(22.0, "mm", "22"))
-    '22 mm'
-    """
-    typed = length.typed.strip()
-    plain = "/" in typed or not typed.replace(".", "").isdigit()
-    return typed if plain else f"{typed} {length.unit}"
-
-
-def _threads(plan: Plan) -> Iterator[Item]:
-    """What cuts the threads of a part outside."""
-    for thread in plan.work.threads.values():
-        cutter, name = OUTSIDE[thread.cut], thread.thread.designation
-        if cutter.on_leadscrew:
-            yield "gears", name
-        elif cutter.opens:
-            yield "head", name
-        else:
-            yield "die", name
-            yield "holder", "the die holder"
-
-
-def holds_of(plan: Plan, job: int) -> SetUp:
-    """What the lathe of a plan is set up with."""
-    stock, material = plan.job.part.stock, plan.job.material
-    kinds = {step.kind for step in plan.operations}
-    items: list[Item] = [("part", f"{job}.{plan.job.part.id}"), *_threads(plan)]
-    if not stock.one_ended:
-        items.append(("bar", f"{sized(stock.across)} {material.name}"))
-    carried = {chucking.carried for chucking in plan.chuckings}
-    items += [("holding", words) for held, words in _HELD_UP.items() if held in carried]
-    if "part-off" in kinds:
-        items.append(("blade", sized(plan.job.setup.parting_blade)))
-    items += [("tap", bore.thread.designation) for bore in plan.job.part.bores if bore.thread is not None]
-    if "taper" in kinds:
-        items.append(("slide", f"the angle of {plan.job.title}"))
-    return frozenset(items)
-
-
 def _to_make(bench: Bench) -> list[frozenset[str]]:
     """What is done of each piece that is still to be made."""
     if bench.finished:
@@ -151,17 +107,22 @@ def _to_make(bench: Bench) -> list[frozenset[str]]:
     return [*begun, *([frozenset[str]()] * fresh)]
 
 
+def work_of(step: Operation, plan: Plan, *, first: bool) -> Work:
+    """What a step is, as far as its time may depend on it; `first` says that it is of a first piece."""
+    job = plan.job
+    way = step.cutter if step.thread is not None and not step.inside else ""
+    return Work(step.kind, job.material.name, job.setup.machine, first, way, size_of(job.part.stock.across.mm))
+
+
 def _task_minutes(bench: Bench, steps: Sequence[Operation], learned: Learned) -> tuple[list[float], int]:
     """The minutes of each step that is still to be done, at the pace of this shop; how many pieces that is."""
     plan, expected = bench.plan, bench.plan.minutes
-    job, minutes, pieces = plan.job, list[float](), 0
+    minutes, pieces = list[float](), 0
     for number, done in enumerate(_to_make(bench)):
         left = [step for step in steps if step.key not in done]
         pieces += bool(left)
         first = number == 0 and bench.good == 0
-        for step in left:
-            factor = learned.factor(step.kind, job.material.name, job.setup.machine, first=first)
-            minutes.append(expected[step.key] * factor)
+        minutes += [expected[step.key] * learned.factor(work_of(step, plan, first=first)) for step in left]
     return minutes, pieces
 
 
@@ -184,7 +145,7 @@ def _runs_left(bench: Bench, learned: Learned) -> list[Run]:
 def _holds(plan: Plan, job: int, run: Run) -> SetUp:
     """What a run is set up with: a bench needs nothing, a mill and a drill press their vice."""
     if run.station == lathe_of(plan):
-        return holds_of(plan, job)
+        return holds_of(plan, job, run.steps)
     return frozenset() if run.station == BENCH else frozenset({("vice", f"{job}.{plan.job.part.id}.{run.number}")})
 
 

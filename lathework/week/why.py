@@ -45,7 +45,7 @@ def _at_one_station(order: Order) -> Iterator[list[Booking]]:
         yield [one for one in order.bookings if one.task.station == station]
 
 
-def _sharing(order: Order) -> Iterator[Reason]:
+def _sharing(problem: Problem, order: Order) -> Iterator[Reason]:
     """Jobs that follow each other because of what may stay set up."""
     for bookings in _at_one_station(order):
         for before, after in pairwise(bookings):
@@ -54,7 +54,8 @@ def _sharing(order: Order) -> Iterator[Reason]:
             items = shared(before.task.holds, after.task.holds)
             if saved(items) >= LEAST_SAVED_MIN:
                 text = f"{after.task.title} follows {before.task.title}: both use {_listed(items)}."
-                yield Reason(after.task.job, text, "saves", saved(items))
+                pace = problem.setting_up.get(after.task.station, 1.0)
+                yield Reason(after.task.job, text, "saves", round(pace * saved(items)))
 
 
 def _waiting(problem: Problem, order: Order) -> Iterator[Reason]:
@@ -79,7 +80,7 @@ def _as_set_up(problem: Problem, order: Order) -> Iterator[Reason]:
 
 def reasons(problem: Problem, order: Order) -> tuple[Reason, ...]:
     """Why the tasks of an order follow each other so, each reason once, what saves most first."""
-    told = [*_as_set_up(problem, order), *_waiting(problem, order), *_sharing(order)]
+    told = [*_as_set_up(problem, order), *_waiting(problem, order), *_sharing(problem, order)]
     return tuple(sorted(dict.fromkeys(told), key=lambda one: (one.mark == "saves", -one.minutes)))
 
 

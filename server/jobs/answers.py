@@ -169,11 +169,13 @@ class JobShown(StandingShown):
 
 @answer
 class JobBench(BenchShown, JobNow):
-    """The bench of a job; what it `becomes` in the shop once it is made, as one types it there, "" for nothing."""
+    """The bench of a job; what it `becomes` in the shop once it is made, as one types it there, "" for nothing;
+    since when it is `paused`, "" where work goes on."""
 
     unit: LengthUnit
     lessons: tuple[LessonShown, ...]
     becomes: str
+    paused: str
 
 
 def _named(row: StandingRow) -> dict[str, Any]:
@@ -232,9 +234,15 @@ def job_shown(now: Standing, part: int = 1, *, narrow: bool = False) -> JobShown
     )
 
 
+def _paused(now: Standing) -> str:
+    """Since when a job is paused: what was recorded last says so."""
+    at = now.job.row.paused_at
+    return at.isoformat() if at else ""
+
+
 def job_bench(now: Standing) -> JobBench:
     """The bench of a job."""
     bench = now.bench
     lessons = lessons_of(bench.plan, bench.step.key if bench.step else "")
     shown = vars(bench_shown(now.progress)) | vars(job_now(now.job))
-    return JobBench(**shown, unit=now.spec.unit, lessons=lessons, becomes=now.spec.becomes)
+    return JobBench(**shown, unit=now.spec.unit, lessons=lessons, becomes=now.spec.becomes, paused=_paused(now))

@@ -83,8 +83,9 @@ def _cutter(plan: Plan) -> str:
     return "adjustable-tap" if any(bore.cutter.sized_by == "graduations" for bore in plan.job.part.bores) else "die"
 
 
-def write_standing(now: Standing, *, followed: bool = False) -> None:
-    """Write the row of a job as it stands; `followed` says that nothing but entries came since it was written."""
+def write_standing(now: Standing, last: Entry | None, *, followed: bool = False) -> None:
+    """Write the row of a job as it stands, by the `last` entry that counts; `followed` says that nothing but entries
+    came since it was written."""
     row, spec, bench, progress = _row(now.job), now.spec, now.bench, now.progress
     before = _shown(row)
     row.needed_by, row.thread = spec.needed_by, spec.designations
@@ -95,6 +96,7 @@ def write_standing(now: Standing, *, followed: bool = False) -> None:
     row.next_step = bench.step.title if bench.step else ""
     row.setting, row.unreadable = progress.opened_eighths, ""
     row.cutter = _cutter(bench.plan)
+    row.paused_at = last.at if last is not None and last.kind == "pause" else None
     row.last_entry, row.folded, row.rules = now.last, progress.state.kept(), rules()
     row.state, row.held = now.state, now.job.held
     _save_row(now.job, row, now.state, _words_of(spec), indexed=followed and _shown(row) == before)
@@ -219,7 +221,7 @@ def add(before: Standing, entry: Entry) -> Standing:
     lesson = lesson_row(now.job, entry)
     if lesson is not None:
         lesson.save()
-    write_standing(now, followed=True)
+    write_standing(now, entry, followed=True)
     search_index.index_entry(entry, now.job.title)
     return now
 
@@ -242,7 +244,7 @@ def _rewritten(job: Job, plans: Sequence[Plan]) -> Standing:
     _write_events(job, plans, ((entries[at], event) for at, event in events))
     LessonRow.objects.bulk_create(filter(None, (lesson_row(job, entry) for entry in entries)))
     TookRow.objects.bulk_create(took_rows(job, plans, entries))
-    write_standing(now)
+    write_standing(now, entries[-1] if entries else None)
     return now
 
 

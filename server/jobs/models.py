@@ -94,7 +94,7 @@ class StandingRow(models.Model):
     """Where a job stands, as the lists show it, and the folded state that its next entry is added to.
 
     `rules` names the rules it was folded by; `unreadable` says why they no longer read the job, "" when they do;
-    `last_entry` is the id of the last entry that counts, 0 for none.
+    `last_entry` is the id of the last entry that counts, 0 for none; `paused_at` is when it was a pause.
     """
 
     job = models.OneToOneField(Job, on_delete=models.CASCADE, primary_key=True, related_name="row")
@@ -120,6 +120,7 @@ class StandingRow(models.Model):
     closed = models.TextField(blank=True)
     unreadable = models.TextField(blank=True)
     last_entry = models.BigIntegerField(default=0)
+    paused_at = models.DateTimeField(null=True)
     folded = models.JSONField(default=dict)
     rules = models.CharField(max_length=64, blank=True)
 
@@ -219,7 +220,8 @@ class CutRow(models.Model):
 
 class TookRow(models.Model):
     """How long a step of a piece took (minutes, between entries) beside what its plan expected: its kind, the metal,
-    the lathe by its id, whether it was of the `first` piece; `entry` is its last."""
+    the lathe by its id, whether it was of the `first` piece, the `way` of threading and the `size` of the work;
+    `entry` is its last. Setting up for a job is a row, too."""
 
     job = models.ForeignKey(Job, on_delete=models.CASCADE, related_name="took")
     entry = models.ForeignKey(Entry, on_delete=models.CASCADE, related_name="+")
@@ -230,6 +232,8 @@ class TookRow(models.Model):
     metal = models.CharField(max_length=120)
     machine = models.CharField(max_length=LONGEST_ID, blank=True)
     first = models.BooleanField(default=False)
+    way = models.CharField(max_length=20, blank=True)
+    size = models.CharField(max_length=20, blank=True)
     minutes = models.FloatField()
     expected = models.FloatField()
 

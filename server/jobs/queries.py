@@ -2,13 +2,15 @@
 
 from __future__ import annotations
 
+from datetime import datetime
+
 from django.db.models import Q, QuerySet
 
-from server.jobs.history.took import last_took, took
+from server.jobs.history.took import last_took, minutes_between, took
 from server.jobs.models import Begun, Entry, GaugingRow, Job, PieceRow, StandingRow, TrialRow
 from server.jobs.standing import STATE_WORDS
 
-__all__ = ("Entry", "GaugingRow", "Job", "StandingRow", "last_took", "took")
+__all__ = ("Entry", "GaugingRow", "Job", "StandingRow", "last_took", "minutes_between", "took")
 """What a row is, for those who are given some."""
 
 
@@ -56,6 +58,18 @@ def entries_of(job: Job, *, undone: bool = False) -> QuerySet[Entry]:
     """The entries of a job, the oldest first: those that count, or with those that were taken back."""
     own = Entry.objects.filter(job=job).order_by("pk")
     return own if undone else own.filter(undone_at=None)
+
+
+def entries_between(begin: datetime, end: datetime | None) -> QuerySet[Entry]:
+    """The entries that count from a moment on and until another, of jobs that are not deleted: job by job, the oldest
+    first."""
+    found = entries().filter(at__gte=begin)
+    return (found.filter(at__lt=end) if end else found).order_by("job_id", "pk")
+
+
+def worked_at(begin: datetime, end: datetime | None) -> frozenset[int]:
+    """The jobs that something was recorded of in that time."""
+    return frozenset(entries_between(begin, end).values_list("job_id", flat=True))
 
 
 def entries_numbered(numbers: list[int]) -> QuerySet[Entry]:

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Mapping
 from dataclasses import dataclass
+from datetime import datetime
 from functools import lru_cache
 from typing import Any
 
@@ -93,6 +94,14 @@ def _state(job: Job, plans: tuple[Plan, ...]) -> State:
     if job.closed_at is None:
         return state_of(job.row.folded)
     return fold(plans, [recorded(entry) for entry in live_entries(job.pk)])[0]
+
+
+def standing_before(job: Job, moment: datetime) -> Standing:
+    """Where `job` stood at a moment, by what was recorded until then. Raises Unreadable."""
+    plans = readable_plans(job)
+    entries = [entry for entry in live_entries(job.pk) if entry.at < moment]
+    state, _ = fold(plans, [recorded(entry) for entry in entries])
+    return Standing(job, plans, progress_of(plans, state), entries[-1].pk if entries else 0)
 
 
 def standing(job: Job) -> Standing:

@@ -17,10 +17,9 @@ from lathework.shop.lines import read_lines
 from server.kit.models import Put, Thing
 from server.kit.photographs import put_back as put_photograph
 from server.site.news import NEWS
-from server.site.problems import Conflict
+from server.site.problems import CHANGED_ELSEWHERE, Conflict
 
 Document = dict[str, Any]
-CHANGED_ELSEWHERE = "Someone changed this after you opened it. Check it, then make your change again."
 
 
 def _new_id(kind: str) -> str:

@@ -31,6 +31,9 @@ class Problem:
     errors: tuple[FieldError, ...]
 
 
+CHANGED_ELSEWHERE = "Someone changed this after you opened it. Check it, then make your change again."
+
+
 class Conflict(Exception):
     """The stored state moved on since the person's screen was drawn."""
 

@@ -16,7 +16,8 @@ from lathework.week.model import WEIGHTS
 from server.jobs.actions.guard import find_job
 from server.jobs.queries import titles
 from server.site.news import NEWS
-from server.week.gather import today
+from server.site.problems import CHANGED_ELSEWHERE, Conflict
+from server.week.gather import own_lathes, today
 from server.week.models import BestOrder, ChangedDay, Person, PutBefore, Wish
 
 MOST_PEOPLE = 12
@@ -24,22 +25,25 @@ MOST_PEOPLE = 12
 
 @dataclass(frozen=True, slots=True)
 class Wished:
-    """What is said of a job, as it was typed; `after` is the number of the job it waits for, 0 for none."""
+    """What is said of a job, as it was typed; `after` is the number of the job it waits for, 0 for none;
+    `revision` the one that the person saw, None where nobody looked."""
 
     wanted: str
     weight: str
     after: int
     from_day: str
     who: str
+    revision: int | None = None
 
 
 @dataclass(frozen=True, slots=True)
 class Hand:
-    """Somebody with their hours, as they were typed."""
+    """Somebody with their hours, as they were typed, and the lathes they use by their ids, none for all."""
 
     name: str
     usual: str
     changed: str
+    lathes: tuple[str, ...] = ()
 
 
 def _day(text: str, field: str, kept_said: str, kept: date | None) -> date | None:
@@ -80,9 +84,12 @@ def _no_circle(job: int, after: int, field: str) -> None:
 
 @transaction.atomic
 def wish(job_id: int, said: Wished) -> None:
-    """Say when a job is wanted, and what it waits for. Raises InvalidDocument with every field that cannot be used."""
+    """Say when a job is wanted, and what it waits for. Raises InvalidDocument with every field that cannot be used,
+    Conflict where another page said something else meanwhile."""
     find_job(job_id)
     row = Wish.objects.filter(pk=job_id).first() or Wish(job_id=job_id)
+    if said.revision not in (None, row.revision):
+        raise Conflict(CHANGED_ELSEWHERE)
     errors: list[InputError] = []
     for field, text, words, day in (
         ("wanted", said.wanted, "said", "day"),
@@ -107,12 +114,15 @@ def wish(job_id: int, said: Wished) -> None:
     if errors:
         raise InvalidDocument(tuple(errors))
     row.weight, row.who, row.after_id = said.weight, said.who, said.after or None
+    row.revision += 1
     row.save()
     NEWS.tell_once_stored("week", job_id)
 
 
 def _read_person(number: int, said: Hand, names: Sequence[str], errors: list[InputError]) -> dict[date, object]:
     """The single days of somebody; what cannot be used is added to the errors."""
+    if set(said.lathes) - own_lathes():
+        errors.append(InputError("not-known", f"people.{number}.lathes", "Choose lathes of the shop."))
     if not said.name.strip():
         errors.append(InputError("missing", f"people.{number}.name", "Give a name: a role will do."))
     elif names.count(said.name.strip()) > 1:
@@ -144,6 +154,7 @@ def set_people(said: Sequence[Hand]) -> None:
         # A day that was said as "Saturday" stays that one for as long as the words do.
         kept = before.get(name) is not None and person.changed == one.changed.strip()
         person.usual, person.changed, person.place = one.usual.strip(), one.changed.strip(), place
+        person.lathes = sorted(one.lathes)
         person.save()
         if not kept:
             person.days.all().delete()

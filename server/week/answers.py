@@ -2,18 +2,15 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable, Sequence
+from collections.abc import Sequence
+from datetime import timedelta
 from itertools import takewhile
 
 from lathework.answers.values import figure_shown
 from lathework.figures import PRACTICE, Figure, Given
-from lathework.outfit.need import Need
-from lathework.planning.notice import told
 from lathework.shop.kinds import name_of
-from lathework.shop.kinds.bars import Bar
 from lathework.shop.kinds.kind import Owned
 from lathework.shop.kinds.lathes import OwnLathe
-from lathework.week.bars import Cutting, Wanted, buys, cutting_list, wanted_of
 from lathework.week.days import WEEKDAYS, day_words
 from lathework.week.hours import Span, hours_words
 from lathework.week.learned import span
@@ -21,21 +18,18 @@ from lathework.week.likely import in_time, last_of
 from lathework.week.model import WEIGHTS, Booking, Order
 from lathework.week.ordering import simple_order
 from lathework.week.placing import Placing
-from lathework.week.tasks import LATHE, STATIONS
+from lathework.week.set_ups import LATHE
+from lathework.week.tasks import STATIONS
 from lathework.week.why import Reason, reasons, would_help
-from lathework.week.words import TAPE_MM, at, by_tape, clock, duration, from_to, moment_words
-from server.jobs.needed import needed
+from lathework.week.words import at, clock, duration, from_to, moment_words
 from server.kit.owned import things
 from server.site.choices import ChoiceShown
 from server.week.gather import Gathered, Left, gather
+from server.week.lists import bars_shown, buys_shown, cutting_of, needs_of
 from server.week.models import PutBefore
 from server.week.shown import (
-    BarShown,
     BookingShown,
-    CutFromBar,
     JobInWeek,
-    LaidOut,
-    MissingShown,
     NowShown,
     OutOfWeek,
     PersonShown,
@@ -139,7 +133,19 @@ def time_left(gathered: Gathered, order: Order, one: Left) -> Figure:
     )
 
 
-def _job(gathered: Gathered, placing: Placing, order: Order, one: Left, by_hand: PlacedByHand) -> JobInWeek:
+def _no_place(gathered: Gathered, order: Order, job: int, names: dict[str, str]) -> str:
+    """Why a job has no place in the order, "" where it has one: nobody may do it, or no hours are left."""
+    left = [task for task in order.unplaced if task.job == job]
+    people = gathered.problem.people
+    alone = next((task for task in left if people and not any(hand.may_do(task) for hand in people)), None)
+    if alone is not None:
+        return f"no one who may do it uses {names.get(alone.station, SOME_LATHE)}"
+    return "no hours left for it" if left else ""
+
+
+def _job(
+    gathered: Gathered, placing: Placing, order: Order, one: Left, by_hand: PlacedByHand, names: dict[str, str]
+) -> JobInWeek:
     time = time_left(gathered, order, one)
     own = sum(task.spread**2 for task in one.tasks) ** 0.5
     took = span(time.value, _strays(own, time.value, gathered.problem.unsure))
@@ -163,6 +169,9 @@ def _job(gathered: Gathered, placing: Placing, order: Order, one: Left, by_hand:
         high=duration(took.high),
         expected=duration(one.expected_min),
         done=moment_words(gathered.now, end) if end is not None else "",
+        no_place=_no_place(gathered, order, one.job.pk, names),
+        chance=figure_shown(sure.figure) if sure.figure else None,
+        revision=one.wish.revision,
         mark=sure.mark,
         sure=sure.words,
         helps=helps,
@@ -198,85 +207,6 @@ def _now(gathered: Gathered, order: Order, why: Sequence[Reason], names: dict[st
     return NowShown(first.task.job, first.task.title, text, " ".join(told))
 
 
-def _next_stretch(order: Order, spans: Sequence[Span]) -> list[int]:
-    """The jobs that are worked at in the next time in the shop."""
-    if not spans:
-        return []
-    return list(dict.fromkeys(one.task.job for one in order.bookings if one.begin < spans[0].end))
-
-
-def _needs(
-    gathered: Gathered, order: Order, spans: Sequence[Span]
-) -> tuple[tuple[LaidOut, ...], tuple[MissingShown, ...]]:
-    """What to lay out for the next time, over the jobs made then; what is missing, over all jobs."""
-    soon = _next_stretch(order, spans)
-    laid: dict[tuple[str, str], list[str]] = {}
-    missing: dict[str, tuple[list[str], list[int], str]] = {}
-    for one in gathered.left:
-        for need in (need for plan in one.standing.plans for need in needed(plan)):
-            if _is_bar(need):
-                continue
-            if need.thing is None:
-                titles, ends, instead = missing.setdefault(need.what, ([], [], ""))
-                titles.append(one.job.title)
-                begins = [b.begin for b in order.bookings if b.task.job == one.job.pk]
-                ends += begins[:1]
-                words = " or ".join(stand.words for stand in need.instead if stand.serves)
-                missing[need.what] = (titles, ends, instead or words)
-            elif one.job.pk in soon:
-                laid.setdefault((name_of(need.thing), need.thing.place), []).append(one.job.title)
-    lay_out = tuple(LaidOut(thing, place, tuple(dict.fromkeys(jobs))) for (thing, place), jobs in laid.items())
-    short = tuple(
-        MissingShown(what, tuple(dict.fromkeys(titles)), moment_words(gathered.now, min(ends)) if ends else "", instead)
-        for what, (titles, ends, instead) in missing.items()
-    )
-    return lay_out, short
-
-
-def _is_bar(need: Need) -> bool:
-    """Whether something is bar: which is cut, and which to buy, is said over all jobs by the cutting list alone."""
-    return isinstance(need.thing, Bar) or ("kind", "bar") in need.owns
-
-
-def cutting_of(gathered: Gathered, owned: Iterable[Owned]) -> Cutting:
-    """What is cut from which bar, over all jobs of the week."""
-    wanted = []
-    for one in gathered.left:
-        for bench in one.progress.benches:
-            begun = bool(bench.done) + len(bench.aside)
-            asked = wanted_of(bench.plan, one.job.pk, bench.plan.job.quantity - bench.good - begun)
-            if bench.plan.goes and not bench.finished and asked is not None:
-                wanted.append(asked)
-    return cutting_list(wanted, [one for one in owned if isinstance(one, Bar)])
-
-
-def bars_shown(cutting: Cutting) -> tuple[BarShown, ...]:
-    """Bars with their cuts."""
-    shown = []
-    for bar in cutting.bars:
-        unit = bar.cuts[0][0].unit
-        cuts = tuple(CutFromBar(one.job, one.title, n, told(one.each_mm, one.unit)) for one, n in bar.cuts)
-        shares = tuple(round(one.takes_mm(n) / bar.long_mm, 4) for one, n in bar.cuts)
-        left = round(max(0.0, bar.left_mm) / bar.long_mm, 4)
-        shown.append(
-            BarShown(bar.bar, bar.name, by_tape(bar.long_mm, unit), by_tape(bar.left_mm, unit), cuts, (*shares, left))
-        )
-    return tuple(shown)
-
-
-def listed(jobs: Sequence[Wanted]) -> str:
-    """The names of jobs."""
-    return ", ".join(one.title for one in jobs)
-
-
-def buys_shown(cutting: Cutting) -> tuple[str, ...]:
-    """What to buy, in words."""
-    return tuple(
-        f"{by_tape(long_mm + TAPE_MM[jobs[0].unit], jobs[0].unit)} of {called}, for {listed(jobs)}"
-        for called, long_mm, jobs in buys(cutting.missing)
-    )
-
-
 def _by_hand() -> dict[int, PlacedByHand]:
     found: dict[int, tuple[list[int], list[int]]] = {}
     for pair in PutBefore.objects.order_by("pk"):
@@ -302,8 +232,9 @@ def now_shown(gathered: Gathered) -> NowShown | None:
 
 
 def _hand_costs(gathered: Gathered, order: Order) -> tuple[str, ...]:
-    """Which jobs are done later since some were put in order by hand: when, and when they would be."""
-    if not PutBefore.objects.exists():
+    """Which jobs are done later since some were put in order by hand, or off: when, and when they would be."""
+    put_off = {one.job.pk: one.wish.from_day for one in gathered.left if one.wish.from_day}
+    if not put_off and not PutBefore.objects.exists():
         return ()
     free = gather(gathered.now, by_hand=False)
     _, other = order_of(free)
@@ -312,7 +243,9 @@ def _hand_costs(gathered: Gathered, order: Order) -> tuple[str, ...]:
         end, before = order.done_at(one.job.pk), other.done_at(one.job.pk)
         if end is not None and before is not None and end > before:
             words = moment_words(gathered.now, end), moment_words(gathered.now, before)
-            told_of.append(f"{one.job.title} is done {words[0]} instead of {words[1]}, as you put the order.")
+            day = put_off.get(one.job.pk)
+            why = f"it may not begin before {day_words(day)}" if day else "as you put the order"
+            told_of.append(f"{one.job.title} is done {words[0]} instead of {words[1]}, {why}.")
     return tuple(told_of)
 
 
@@ -324,14 +257,15 @@ def week_shown(gathered: Gathered) -> WeekShown:
     last = max((one.end for one in order.bookings), default=0)
     stations = dict.fromkeys(one.task.station for one in order.bookings)
     by_hand = _by_hand()
-    lay_out, missing = _needs(gathered, order, spans)
+    lay_out, missing = needs_of(gathered, order, spans)
     cutting = cutting_of(gathered, owned)
-    jobs = (_job(gathered, placing, order, one, by_hand.get(one.job.pk, PlacedByHand((), ()))) for one in gathered.left)
+    nothing = PlacedByHand((), ())
+    jobs = (_job(gathered, placing, order, one, by_hand.get(one.job.pk, nothing), names) for one in gathered.left)
     return WeekShown(
         now=_now(gathered, order, why, names),
         moment=moment_words(gathered.now, 0),
         people=tuple(
-            PersonShown(person.name, person.usual, person.changed, hours_words(hours))
+            PersonShown(person.name, person.usual, person.changed, hours_words(hours), tuple(person.lathes))
             for person, hours in gathered.people
         ),
         hours=_hours(gathered),
@@ -346,6 +280,8 @@ def week_shown(gathered: Gathered) -> WeekShown:
         jobs=tuple(sorted(jobs, key=lambda one: _done(order, one.job))),
         out=tuple(OutOfWeek(job.pk, job.title, reason) for job, reason in gathered.out),
         more=gathered.more,
+        lathes=tuple(ChoiceShown(one.id, name_of(one), "") for one in owned if isinstance(one, OwnLathe)),
+        next_week=day_words(gathered.now.date() + timedelta(days=7 - gathered.now.weekday())),
         weights=tuple(ChoiceShown(code, name, "") for code, (_, name) in WEIGHTS.items()),
         lay_out=lay_out,
         missing=missing,

@@ -10,35 +10,42 @@ from lathework.week.hours import Hours, changed_words, read_changed, read_hours,
 from server.kit.owned import things
 from server.site.files import file_answer, file_in_schema
 from server.site.problems import PROBLEMS, answer
-from server.week import actions, search
-from server.week.answers import cutting_of, now_shown, order_of, station_names, week_shown
+from server.week import actions
+from server.week.answers import now_shown, order_of, station_names, week_shown
+from server.week.evening import today_shown
 from server.week.gather import gather, local_now
+from server.week.lists import cutting_of
 from server.week.models import LONGEST_DAY, LONGEST_HOURS, LONGEST_NAME
+from server.week.search import process as search
 from server.week.sheet import week_sheet
-from server.week.shown import BusyShown, NowShown, SearchShown, WeekShown
+from server.week.shown import BusyShown, NowShown, SearchShown, TodayShown, WeekShown
 from server.week.tables import cutting_csv, week_csv
 
 router = Router(tags=["week"])
 MOST_CALENDAR = 2_000_000
+MOST_LATHES = 60
 
 
 class WishIn(Schema):
     """What is said of a job: the day it is wanted, what a day late costs, the job it waits for (0 for none), the day it
-    may begin from, who may do it: days as people say them, "" for whenever and for anybody."""
+    may begin from, who may do it: days as people say them, "" for whenever and for anybody; the revision that
+    the page shows."""
 
     wanted: str = Field("", max_length=LONGEST_DAY)
     weight: str = Field("usual", max_length=12)
     after: int = Field(0, ge=0, le=2**62)
     from_day: str = Field("", max_length=LONGEST_DAY)
     who: str = Field("", max_length=LONGEST_NAME)
+    revision: int | None = Field(None, ge=0, le=2**31)
 
 
 class HandIn(Schema):
-    """Somebody with their hours, as people say them."""
+    """Somebody with their hours, as people say them, and the lathes they use by their ids, none for all."""
 
     name: str = Field(..., max_length=LONGEST_NAME)
     usual: str = Field("", max_length=LONGEST_HOURS)
     changed: str = Field("", max_length=LONGEST_HOURS)
+    lathes: list[str] = Field([], max_length=MOST_LATHES)
 
 
 class HandsIn(Schema):
@@ -78,10 +85,16 @@ def read_now(request: HttpRequest) -> HttpResponse:
     return answer(now_shown(gather(local_now())))
 
 
+@router.get("/week/today", response={200: TodayShown | None, **PROBLEMS})
+def read_today(request: HttpRequest) -> HttpResponse:
+    """What was done today, and what that moves; null where nothing was recorded yet."""
+    return answer(today_shown(local_now()))
+
+
 @router.put("/week/jobs/{job_id}", response={200: WeekShown, **PROBLEMS})
 def wish(request: HttpRequest, job_id: int, payload: WishIn) -> HttpResponse:
     """Say when a job is wanted and what it waits for; the answer is the week that follows."""
-    said = actions.Wished(payload.wanted, payload.weight, payload.after, payload.from_day, payload.who)
+    said = actions.Wished(**payload.model_dump())
     actions.wish(job_id, said)
     return _week()
 
@@ -89,7 +102,7 @@ def wish(request: HttpRequest, job_id: int, payload: WishIn) -> HttpResponse:
 @router.put("/week/people", response={200: WeekShown, **PROBLEMS})
 def set_people(request: HttpRequest, payload: HandsIn) -> HttpResponse:
     """Say who is in the shop, and when."""
-    actions.set_people([actions.Hand(one.name, one.usual, one.changed) for one in payload.people])
+    actions.set_people([actions.Hand(one.name, one.usual, one.changed, tuple(one.lathes)) for one in payload.people])
     return _week()
 
 

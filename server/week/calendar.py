@@ -2,9 +2,11 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator
+from collections.abc import Callable, Collection, Iterator
 from datetime import date, datetime, time, timedelta
+from itertools import chain, islice, takewhile
 
+from dateutil.rrule import rrulestr
 from icalendar import Calendar, Event
 
 from lathework.errors import InputError
@@ -13,6 +15,9 @@ from lathework.week.words import at, duration
 from server.week.gather import Gathered
 
 MOST_EVENTS, LOOKED_AHEAD = 5000, timedelta(days=180)
+MOST_TURNS = 20_000
+"""Times that a rule is followed: every day for fifty years."""
+DAY = timedelta(days=1)
 Busy = tuple[datetime, datetime]
 
 
@@ -42,25 +47,57 @@ def _moment(value: date | datetime) -> datetime:
     return datetime.combine(value, time())
 
 
+def _turns(event: Event) -> Iterator[datetime]:
+    """When an event begins by its rules, from its first time on, by its own clock: a rule may go on for ever. Raises
+    ValueError for a rule that is none."""
+    start = event.start if isinstance(event.start, datetime) else datetime.combine(event.start, time())
+    for rule in event.rrules:
+        # A rule may end by another clock than it begins by, which is compared here.
+        own = ";".join(part for part in rule.to_ical().decode().split(";") if not part.startswith("UNTIL="))
+        turns: Iterator[datetime] = (_moment(one) for one in islice(rrulestr(own, dtstart=start), MOST_TURNS))
+        until = rule.get("UNTIL")
+        yield from takewhile(_not_after(until[0]), turns) if until else turns
+    yield _moment(start)
+
+
+def _not_after(last: date | datetime) -> Callable[[datetime], bool]:
+    """Whether a moment is not after the last one that is meant; a day alone is meant whole."""
+    end = _moment(last) if isinstance(last, datetime) else _moment(last) + DAY - timedelta(minutes=1)
+    return lambda moment: moment <= end
+
+
+def _begins(event: Event, apart: Collection[datetime]) -> Iterator[datetime]:
+    """When an event begins: as often as it says, but for what is left out, and what is written `apart`."""
+    left_out = {_moment(one) for one in event.exdates} | set(apart)
+    extra = (_moment(one) for one, _ in event.rdates)
+    yield from (one for one in dict.fromkeys(chain(extra, _turns(event))) if one not in left_out)
+
+
 def _events(calendar: Calendar, now: datetime) -> Iterator[Busy]:
-    for number, event in enumerate(calendar.events):
-        if number >= MOST_EVENTS:
-            raise InputError("too-many", "text", f"More than {MOST_EVENTS} events: choose a smaller calendar.")
-        if event.get("dtstart") is None:
-            continue
-        begin = _moment(event.start)
-        end = _moment(event.end)
-        if end > now and begin < now + LOOKED_AHEAD:
-            yield begin, end
+    events = [event for event in calendar.events if event.get("dtstart") is not None]
+    if len(events) > MOST_EVENTS:
+        raise InputError("too-many", "text", f"More than {MOST_EVENTS} events: choose a smaller calendar.")
+    apart: dict[str, list[datetime]] = {}
+    for event in events:
+        if event.RECURRENCE_ID is not None:
+            apart.setdefault(event.uid, []).append(_moment(event.RECURRENCE_ID))
+    for event in events:
+        length = _moment(event.end) - _moment(event.start)
+        moved = event.RECURRENCE_ID is not None
+        for begin in [_moment(event.start)] if moved else _begins(event, apart.get(event.uid, ())):
+            if begin + length > now and begin < now + LOOKED_AHEAD:
+                yield begin, begin + length
 
 
 def busy_times(text: str, now: datetime) -> tuple[Busy, ...]:
-    """When a calendar says that its owner is busy, from now on for half a year; what is repeated counts once, as it is
-    written. Raises InputError on "text" for what is no calendar."""
+    """When a calendar says that its owner is busy, from now on for half a year: what is repeated counts each time, but
+    where it is left out or moved. Raises InputError on "text" for what is no calendar."""
     try:
         calendar = Calendar.from_ical(text)
-    except (ValueError, IndexError, KeyError) as error:
+        return tuple(sorted(_events(calendar, now)))
+    except InputError:
+        raise
+    except (ValueError, IndexError, KeyError, TypeError, AttributeError) as error:
         raise InputError(
             "not-a-calendar", "text", "This is not a calendar file. Choose one that ends in .ics."
         ) from error
-    return tuple(sorted(_events(calendar, now)))

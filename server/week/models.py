@@ -13,7 +13,7 @@ LONGEST_DAY, LONGEST_NAME, LONGEST_HOURS = 120, 60, 2000
 
 class Wish(models.Model):
     """When a job is wanted, as it was said and as a day (none for whenever); what a day late costs; what it waits for;
-    who may do it, "" for anybody."""
+    who may do it, "" for anybody. `revision` tells one page that another one changed it."""
 
     job = models.OneToOneField("jobs.Job", on_delete=models.CASCADE, primary_key=True, related_name="+")
     said = models.CharField(max_length=LONGEST_DAY, blank=True)
@@ -23,6 +23,7 @@ class Wish(models.Model):
     from_said = models.CharField(max_length=LONGEST_DAY, blank=True)
     from_day = models.DateField(null=True)
     who = models.CharField(max_length=LONGEST_NAME, blank=True)
+    revision = models.PositiveIntegerField(default=0)
 
     class Meta:
         constraints = (
@@ -32,11 +33,13 @@ class Wish(models.Model):
 
 
 class Person(models.Model):
-    """Somebody who works in the shop: the usual week and single days, as they were typed."""
+    """Somebody who works in the shop: the usual week and single days, as they were typed; the `lathes` they use, by
+    their ids, none for all."""
 
     name = models.CharField(max_length=LONGEST_NAME, unique=True)
     usual = models.CharField(max_length=LONGEST_HOURS, blank=True)
     changed = models.CharField(max_length=LONGEST_HOURS, blank=True)
+    lathes = models.JSONField(default=list)
     place = models.PositiveSmallIntegerField()
 
     class Meta:

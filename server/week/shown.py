@@ -80,8 +80,8 @@ class PlacedByHand:
 class JobInWeek:
     """A job with what was said of it, when it is done and how sure that is; `expected` is what its plan alone says of
     what is left, `takes` what it takes here with setting up, `time` that with its working, `low` and `high` in eight
-    cases of ten. `helps` would make it be in
-    time where it is late."""
+    cases of ten. `no_place` says why it is not in the order, `chance` is how sure its day is with its working. `helps`
+    would make it be in time where it is late."""
 
     job: int
     title: str
@@ -99,8 +99,11 @@ class JobInWeek:
     high: str
     expected: str
     done: str
+    no_place: str
     mark: Mark
     sure: str
+    chance: FigureShown | None
+    revision: int
     helps: tuple[str, ...]
     by_hand: PlacedByHand
 
@@ -126,12 +129,14 @@ class NowShown:
 
 @answer
 class PersonShown:
-    """Somebody with their hours, as typed and as understood; `changed` are single days."""
+    """Somebody with their hours, as typed and as understood; `changed` are single days; the `lathes` they use by
+    their ids, none for all."""
 
     name: str
     usual: str
     changed: str
     words: str
+    lathes: tuple[str, ...]
 
 
 @answer
@@ -193,7 +198,7 @@ class SearchShown:
 class WeekShown:
     """The week: what to do now, who is there when, the stretches ahead, the tasks in their places, why, what it costs
     that some were put `by_hand`, and when each job is done; what to lay out, what is missing, what is cut from what;
-    `more` is how many jobs are over what is put in order at once."""
+    `more` is how many jobs are over what is put in order at once; `next_week` begins on that day."""
 
     now: NowShown | None
     moment: str
@@ -208,12 +213,31 @@ class WeekShown:
     jobs: tuple[JobInWeek, ...]
     out: tuple[OutOfWeek, ...]
     more: int
+    lathes: tuple[ChoiceShown, ...]
+    next_week: str
     weights: tuple[ChoiceShown, ...]
     lay_out: tuple[LaidOut, ...]
     missing: tuple[MissingShown, ...]
     bars: tuple[BarShown, ...]
     buys: tuple[str, ...]
     pace: str
+
+
+@answer
+class DoneShown:
+    """What was done of a job on a day."""
+
+    job: int
+    title: str
+    text: str
+
+
+@answer
+class TodayShown:
+    """What was done today, and which jobs are done sooner or later for it."""
+
+    done: tuple[DoneShown, ...]
+    moves: tuple[str, ...]
 
 
 @answer

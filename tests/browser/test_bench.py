@@ -57,6 +57,21 @@ class Bench(BrowserCase):
                 keys.press("z")
         expect(self.page.get_by_role("heading", level=1)).to_contain_text("Turn to")
 
+    def test_a_pause_is_said_and_ended_by_the_large_button(self) -> None:
+        """It stands there after a reload too, and its end asks for what was asked before."""
+        self.open()
+        asked = self.page.get_by_role("heading", level=1).inner_text()
+        self.page.get_by_role("button", name="pause", exact=True).click()
+        go_on = self.page.get_by_role("button", name=re.compile(r"^Go on: paused since \d\d:\d\d$"))
+        expect(go_on).to_be_focused()
+        expect(self.page.get_by_role("textbox", name="New reading")).to_have_count(0)
+        self.page.reload()
+        expect(go_on).to_be_enabled()
+        self.enter()
+        expect(go_on).to_have_count(0)
+        expect(self.page.get_by_role("textbox", name="New reading")).to_be_focused()
+        expect(self.page.get_by_role("heading", level=1)).to_have_text(asked)
+
     def measure_over_wires(self) -> None:
         """The middle of what the class measures over its wires is in the class; what is far off is asked about."""
         step = self.page.request.get("/api/jobs/6/bench").json()["step"]

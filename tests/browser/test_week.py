@@ -72,6 +72,45 @@ class TheWeek(BrowserCase):
         back.click()
         expect(back).to_have_count(0)
 
+    def test_not_this_week_and_how_sure(self) -> None:
+        """A job is put off by a press, its cost is said; the chance of a day opens its working."""
+        page = self.open_week()
+        self.job("Levelling studs, lamp carriage")
+        page.get_by_role("button", name=re.compile("sure|in time")).click()
+        expect(page.get_by_role("region", name="How chance in time is worked out")).to_contain_text("spread")
+        with page.expect_response("**/api/week/jobs/*") as answer:
+            page.get_by_role("button", name="Not this week").click()
+        self.assertTrue(answer.value.json()["by_hand"])
+        begins = page.get_by_role("textbox", name="Not before, Levelling studs, lamp carriage")
+        expect(begins).to_have_value("Monday 7 December")
+        why = page.get_by_role("region", name="Why this order")
+        expect(why).to_contain_text("may not begin before Monday 7 December")
+        expect(page.get_by_role("button", name="Not this week")).to_have_count(0)
+
+    def test_two_pages_do_not_write_over_each_other(self) -> None:
+        """What another page said meanwhile comes in, beside what is typed here; that is kept, and said again."""
+        title = "Tie rods, shutter linkage"
+        page, other = self.open_week(), self.open_week(self.new_page((1280, 800)))
+        said: list[object] = []
+        # It hears of nothing before it says something itself.
+        page.on("request", lambda request: said.append(request) if request.method == "PUT" else None)
+        page.route("**/api/week", lambda route: route.continue_() if said else route.abort())
+        self.job(title, other)
+        with other.expect_response("**/api/week/jobs/*"):
+            choose(other, f"Weight, {title}", "a machine is waiting for it")
+        self.job(title)
+        wanted = page.get_by_role("textbox", name=f"Wanted, {title}")
+        type_into(wanted, "in 9 days")
+        with page.expect_response("**/api/week/jobs/*") as answer:
+            wanted.press("Enter")
+        self.assertEqual(answer.value.status, 409)
+        expect(page.get_by_role("alert").filter(has_text="Someone changed this after you opened it.")).to_be_visible()
+        expect(wanted).to_have_value("in 9 days")
+        expect(page.get_by_role("article").filter(has=wanted)).to_contain_text("a machine is waiting for it")
+        with page.expect_response("**/api/week/jobs/*") as answer:
+            wanted.press("Enter")
+        self.assertEqual(answer.value.status, 200)
+
     def test_a_block_is_dragged(self) -> None:
         """In front of all the others: it is done before the one it was let go on."""
         page = self.open_week()

@@ -18,9 +18,9 @@ from lathework.week.hours import Span
 from lathework.week.model import Due, Person, Problem, Task
 from lathework.week.ordering import WARM, Ordering, simple_order
 from lathework.week.placing import DONE, LATE, LONGER, OF, RISKY, SETTING_UP, Placing
-from server.week.carried import problem_json, problem_of
-from server.week.seek import ATTENDED
-from server.week.solver import solve
+from server.week.search.carried import problem_json, problem_of
+from server.week.search.seek import ATTENDED
+from server.week.search.solver import solve
 from tests.long import draws
 from tests.simulation.weeks import faults, week
 
@@ -159,7 +159,7 @@ class InItsProcess(unittest.TestCase):
     def test_it_ends_with_whoever_asked(self) -> None:
         """Whoever listens is gone: nothing is left that works on."""
         asked = subprocess.Popen(
-            [sys.executable, "-m", "server.week.seek", "600", ATTENDED],
+            [sys.executable, "-m", "server.week.search.seek", "600", ATTENDED],
             stdin=subprocess.PIPE,
             stdout=subprocess.PIPE,
             cwd=ROOT,
@@ -187,7 +187,7 @@ class InItsProcess(unittest.TestCase):
     def test_it_tells_of_better_orders_and_ends(self) -> None:
         problem = week(6, jobs=6, people=1)
         ran = subprocess.run(
-            [sys.executable, "-m", "server.week.seek", "2"],
+            [sys.executable, "-m", "server.week.search.seek", "2"],
             input=problem_json(problem),
             capture_output=True,
             cwd=ROOT,

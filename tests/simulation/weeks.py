@@ -29,10 +29,16 @@ def _holds(random: Random, job: int) -> SetUp:
     return frozenset(own)
 
 
+def _not_at(random: Random, lathes: int) -> frozenset[str]:
+    return frozenset({f"lathe:{random.randrange(lathes)}"} if random.random() < 0.3 else ())
+
+
 def week(seed: int, *, jobs: int = 40, lathes: int = 3, people: int = 2, days: int = 90) -> Problem:
     """A random week: jobs of one to three tasks, some wanted by a day, some that wait for others."""
     random = Random(seed)
-    hands = tuple(Person(f"p{number}", _hours(random, days)) for number in range(people))
+    odd = Random(seed + 1000)
+    hands = tuple(Person(f"p{number}", _hours(random, days), _not_at(odd, lathes)) for number in range(people))
+    pace = {f"lathe:{number}": odd.choice((1.0, 1.0, 0.8, 1.37)) for number in range(lathes)}
     tasks: list[Task] = []
     dues = {}
     for job in range(jobs):
@@ -52,7 +58,7 @@ def week(seed: int, *, jobs: int = 40, lathes: int = 3, people: int = 2, days: i
             ident = f"{job}.{number}"
             tasks.append(Task(ident, job, f"job {job}", station, minutes, holds, 0.2 * minutes, after, ready, by))
             after = (ident,)
-    return Problem(tuple(tasks), dues, hands)
+    return Problem(tuple(tasks), dues, hands, setting_up=pace)
 
 
 def faults(problem: Problem, order: Order) -> list[str]:
@@ -70,6 +76,7 @@ def faults(problem: Problem, order: Order) -> list[str]:
         task, span = one.task, set(range(one.begin, one.end))
         work = span & hours[one.person]
         wants = sum(CHANGE_MIN[kind] for kind, _ in task.holds - standing.get(task.station, frozenset()))
+        wants = round(wants * problem.setting_up.get(task.station, 1.0))
         standing[task.station] = task.holds
         if one.setting_up != wants or len(work) != task.minutes + wants:
             found.append(f"{task.ident}: its minutes")
@@ -77,7 +84,8 @@ def faults(problem: Problem, order: Order) -> list[str]:
             found.append(f"{task.ident}: out of hours")
         if one.begin < task.ready or any(before in ends and ends[before] > one.begin for before in task.after):
             found.append(f"{task.ident}: too early")
-        if task.people and one.person not in task.people:
+        [hand] = [person for person in problem.people if person.name == one.person]
+        if (task.people and one.person not in task.people) or task.station in hand.not_at:
             found.append(f"{task.ident}: by {one.person}")
         for whose in (task.station, f"hands of {one.person}"):
             if taken.setdefault(whose, set()) & (span if whose == task.station else work):

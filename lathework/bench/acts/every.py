@@ -9,7 +9,7 @@ from lathework.bench.acts.die import Cause, Setting
 from lathework.bench.acts.ended import Accept, Again, Done, Scrap
 from lathework.bench.acts.gauged import Verdict
 from lathework.bench.acts.measured import Reading
-from lathework.bench.acts.note import Note, Read
+from lathework.bench.acts.note import GoOn, Note, Pause, Read
 from lathework.bench.acts.pieces import TakeUp, TurnTo
 from lathework.bench.acts.zero import Zero, ZeroLost
 from lathework.bench.bench import Bench
@@ -19,7 +19,7 @@ from lathework.errors import InputError
 _DECLARED: tuple[type[Act], ...] = (
     *(Reading, Verdict, Setting, Cause),
     *(Done, Accept, Scrap, Again),
-    *(Note, Read, ZeroLost, Zero, TurnTo, TakeUp),
+    *(Note, Pause, GoOn, Read, ZeroLost, Zero, TurnTo, TakeUp),
 )
 ACTS: dict[Kind, type[Act]] = {act.kind: act for act in _DECLARED}
 """By kind: the kinds of entries that are kept, no more and no less."""
@@ -29,7 +29,7 @@ if set(ACTS) != set(KINDS):
 
 def check_read(now: Bench, kind: Kind) -> None:
     """Whether `kind` may be recorded before the job's cautions were read. Raises InputError on "caution"."""
-    if now.unread and kind not in ("read", "note"):
+    if now.unread and kind not in ("read", "note", "pause", "go-on"):
         raise InputError("not-read", "caution", "Read the caution and confirm it: for this use others decide.")
 
 

@@ -1,4 +1,4 @@
-"""Words: a note, and that the cautions were read."""
+"""Words: a note, a pause and its end, and that the cautions were read."""
 
 from __future__ import annotations
 
@@ -24,6 +24,28 @@ class Note(Act):
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
+class Pause(Act):
+    """Work stops for a while: what passes until it goes on is no time of the step."""
+
+    kind: ClassVar[Kind] = "pause"
+
+    def entry(self, at: At) -> Entry:
+        """That it stops."""
+        return moment_entry("pause", at.bench)
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class GoOn(Act):
+    """Work goes on after a pause."""
+
+    kind: ClassVar[Kind] = "go-on"
+
+    def entry(self, at: At) -> Entry:
+        """That it goes on."""
+        return moment_entry("go-on", at.bench)
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Read(Act):
     """The cautions of the job's use were read."""
 
@@ -32,6 +54,11 @@ class Read(Act):
     def entry(self, at: At) -> Entry:
         """That they were. Raises InputError on "caution"."""
         return read_entry(at.bench)
+
+
+def moment_entry(kind: Kind, now: Bench) -> Entry:
+    """A moment at the step in hand that says nothing of the work."""
+    return Entry(kind, now.piece, now.step.key if now.step else "")
 
 
 def note_entry(now: Bench, words: str) -> Entry:

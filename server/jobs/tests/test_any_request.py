@@ -19,7 +19,7 @@ from schemathesis.specs.openapi.checks import (
 
 from lathework.tests.samples import document
 from server.jobs.actions.documents import start_job
-from server.week import search
+from server.week.search import process as search
 from server.wsgi import application
 from tests.long import draws
 

@@ -15,15 +15,16 @@ from django.test import TestCase
 from icalendar import Calendar
 from pypdf import PdfReader
 
-from lathework.tests.samples import PLUG, document
+from lathework.tests.samples import PLUG, TIE_ROD, document
+from lathework.week.likely import in_time
 from server.jobs.actions.documents import start_job
 from server.jobs.models import Job, TookRow
 from server.jobs.standing import standing
 from server.kit.actions import add_typed
-from server.week import search
 from server.week.answers import order_of, time_left
 from server.week.gather import gather
 from server.week.models import BestOrder, Person, PutBefore, Wish
+from server.week.search import process as search
 from tests.contract.working import agrees, evaluated
 
 TUESDAY = datetime(2026, 12, 1, 18, 0)
@@ -221,6 +222,64 @@ class Week(WeekCase):
         week = self.send("put", "/people", people=[{"name": "keeper", "usual": "Sat 9-17"}])
         self.assertEqual({one["person"] for one in week["bookings"]}, {"keeper"})
 
+    def test_what_another_page_said_meanwhile(self) -> None:
+        """Is not written over: whoever looked at an earlier state is told."""
+        self.send("put", f"/jobs/{self.studs}", wanted="Saturday", revision=0)
+        week = self.send("put", f"/jobs/{self.studs}", wanted="Sunday", revision=1)
+        self.assertEqual(self.job(week, self.studs)["revision"], 2)
+        self.send("put", f"/jobs/{self.studs}", 409, wanted="Friday", revision=1)
+        self.assertEqual(Wish.objects.get().said, "Sunday")
+
+    def test_not_this_week(self) -> None:
+        """It begins on the Monday that is named, and what that costs is said."""
+        week = self.hours("every day 9-17")
+        self.assertEqual(week["next_week"], "Monday 7 December")
+        week = self.send("put", f"/jobs/{self.studs}", from_day=week["next_week"])
+        begins = min(one["begin"] for one in week["bookings"] if one["job"] == self.studs)
+        self.assertEqual(TUESDAY + timedelta(minutes=begins), datetime(2026, 12, 7, 9, 0))
+        self.assertRegex(week["by_hand"][0], r"^Studs is done .* it may not begin before Monday 7 December\.$")
+
+    def test_who_uses_which_lathe(self) -> None:
+        add_typed("bench lathe 2MT, shed\nbig lathe 3MT, hall")
+        small, big = sorted(one["id"] for one in self.client.get("/api/kit").json()["things"] if one["kind"] == "lathe")
+        rods = start_job(document({"title": "Rods", "setup.machine": big})).pk
+        people = [{"name": "fitter", "usual": HOURS, "lathes": [small]}, {"name": "keeper", "usual": "Sat 9-12"}]
+        week = self.send("put", "/people", people=people)
+        self.assertEqual({one["person"] for one in week["bookings"] if one["job"] == rods}, {"keeper"})
+        self.assertEqual([one["lathes"] for one in week["people"]], [[small], []])
+        week = self.send("put", f"/jobs/{rods}", who="fitter")
+        self.assertRegex(self.job(week, rods)["no_place"], r"^no one who may do it uses .+")
+        # A lathe that was sold keeps nobody from the others.
+        self.client.post(f"/api/kit/{small}/retire", "{}", content_type="application/json")
+        self.assertEqual(self.job(self.week(), rods)["no_place"], "")
+        told = self.send("put", "/people", 422, people=[{"name": "fitter", "usual": HOURS, "lathes": ["gone"]}])
+        self.assertEqual([one["field"] for one in told["errors"]], ["people.0.lathes"])
+
+    def test_how_sure_a_day_is_carries_its_working(self) -> None:
+        self.hours()
+        self.send("put", f"/jobs/{self.studs}", wanted="Saturday")
+        placing, order = order_of(gather(TUESDAY))
+        sure = in_time(placing, order, self.studs)
+        figure = sure.figure
+        assert figure is not None and sure.chance is not None
+        self.assertTrue(agrees(figure, evaluated(figure)))
+        self.assertAlmostEqual(figure.value, 100 * sure.chance, delta=0.5)
+
+    def test_a_batch_done_by_holdings_is_a_task_for_each(self) -> None:
+        """All first ends from the bar, then all second ends: the bar may serve another job meanwhile."""
+        self.hours("every day 8-20")
+        ended = document({**TIE_ROD, "title": "Rods", "quantity": 5, "method.batch": "holding"})
+        rods = start_job(ended).pk
+        tasks = [
+            task for task in gather(TUESDAY).problem.tasks if task.job == rods and task.station.startswith("lathe:")
+        ]
+        self.assertEqual(len(tasks), 2)
+        first, second = ({kind for kind, _ in task.holds} for task in tasks)
+        self.assertTrue("bar" in first and "jaws" not in first)
+        self.assertTrue("jaws" in second and "bar" not in second)
+        self.assertEqual(tasks[1].after, (tasks[0].ident,))
+        self.assertEqual([task.pieces for task in tasks], [5, 5])
+
 
 class Papers(WeekCase):
     def test_the_calendar_has_every_task(self) -> None:
@@ -245,6 +304,31 @@ class Papers(WeekCase):
         self.assertEqual([one["hours"] for one in week["stretches"]][:2], ["9:00 to 10:00", "12:00 to 14:00"])
         refused = self.send("post", "/busy", 422, text="no calendar")
         self.assertEqual(refused["errors"][0]["field"], "text")
+
+    def test_what_is_repeated_counts_each_time(self) -> None:
+        """By the examples of RFC 5545, 3.8.5.3: every other week, but for one day; a day that was moved; until a
+        day."""
+        begin = "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:x\r\n"
+        head = "BEGIN:VEVENT\r\nUID:{0}\r\nDTSTAMP:20261201T000000\r\nDTSTART:{1}\r\nDTEND:{2}\r\n"
+        watch = head.format("watch", "20260905T090000", "20260905T110000")
+        watch += "RRULE:FREQ=WEEKLY;INTERVAL=2\r\nEXDATE:20261212T090000\r\nEND:VEVENT\r\n"
+        moved = head.format("watch", "20261227T100000", "20261227T120000")
+        moved += "RECURRENCE-ID:20261226T090000\r\nEND:VEVENT\r\n"
+        choir = head.format("choir", "20261201T190000", "20261201T200000")
+        choir += "RRULE:FREQ=WEEKLY;UNTIL=20261208T235900Z\r\nEND:VEVENT\r\n"
+        until = "".join((begin, watch, moved, choir, "END:VCALENDAR\r\n"))
+        told = self.send("post", "/busy", text=until, usual="Tue 19-21, Sat 9-14, Sun 9-14", changed="")
+        days = told["changed"].split("; ")
+        self.assertEqual(
+            days[:3], ["Tuesday 1 December 20-21", "Tuesday 8 December 20-21", "Sunday 27 December 9-10 and 12-14"]
+        )
+        self.assertEqual(days[3], "Saturday 9 January 11-14")
+        self.assertNotIn("Saturday 12 December", told["changed"])
+        # Every second for ever is no calendar of a person, and takes no time to read.
+        often = head.format("often", "20261201T190000", "20261201T190001") + "RRULE:FREQ=SECONDLY\r\nEND:VEVENT\r\n"
+        self.send("post", "/busy", text=f"{begin}{often}END:VCALENDAR\r\n", usual="Tue 19-21")
+        rule = head.format("odd", "20261201T190000", "20261201T200000") + "RRULE:FREQ=SOMETIMES\r\nEND:VEVENT\r\n"
+        self.send("post", "/busy", 422, text=f"{begin}{rule}END:VCALENDAR\r\n", usual="Tue 19-21")
 
     def test_the_table_and_the_sheet_say_the_same(self) -> None:
         week = self.hours()
@@ -293,19 +377,67 @@ class Searched(WeekCase):
 
 
 class Timed(WeekCase):
+    """What passes between entries, by a clock that the test sets."""
+
+    BEGIN = datetime.fromisoformat("2026-12-01T10:00:00").astimezone()
+
+    def record(self, job: int, minutes: float, **act: object) -> Any:
+        """Record what is next at the bench of a job, or an act, so many minutes after the beginning."""
+        stands = self.client.get(f"/api/jobs/{job}/bench").json()
+        body = dict(act) or ({"kind": "zero"} if stands["zero"] else {"kind": "done"})
+        if body == {"kind": "zero"} and stands["asks_keeping"]:
+            body["keeps"] = "kept"
+        body |= {"last": stands["last"], "revision": stands["revision"], "step": stands["step"]["key"]}
+        with patch("django.utils.timezone.now", return_value=self.BEGIN + timedelta(minutes=minutes)):
+            answer = self.client.post(f"/api/jobs/{job}/entries", json.dumps(body), content_type="application/json")
+        self.assertEqual(answer.status_code, 200, answer.content)
+        return answer.json()
+
     def test_steps_are_timed_between_entries(self) -> None:
         """Two minutes after the first entry the next step is done; what the clock says backwards counts for nothing."""
-        stands = self.client.get(f"/api/jobs/{self.studs}/bench").json()
-        moment = datetime.fromisoformat("2026-12-01T10:00:00+00:00")
         for minutes in (0, 2, -30):
-            with patch("django.utils.timezone.now", return_value=moment + timedelta(minutes=minutes)):
-                body = {"kind": "zero"} if stands["zero"] else {"kind": "done"}
-                if stands["zero"] and stands["asks_keeping"]:
-                    body["keeps"] = "kept"
-                body |= {"last": stands["last"], "revision": stands["revision"], "step": stands["step"]["key"]}
-                answer = self.client.post(
-                    f"/api/jobs/{self.studs}/entries", json.dumps(body), content_type="application/json"
-                )
-                self.assertEqual(answer.status_code, 200, answer.content)
-                stands = answer.json()
+            self.record(self.studs, minutes)
         self.assertEqual([round(row.minutes, 3) for row in TookRow.objects.all()], [2.0])
+
+    def test_a_pause_that_was_said_is_no_time_of_the_step(self) -> None:
+        """Two minutes before it, three after it; of the forty between nothing is left. The bench says since when."""
+        self.record(self.studs, 0)
+        stands = self.record(self.studs, 2, kind="pause")
+        self.assertEqual(datetime.fromisoformat(stands["paused"]), self.BEGIN + timedelta(minutes=2))
+        self.assertEqual(self.record(self.studs, 42, kind="go-on")["paused"], "")
+        self.record(self.studs, 45)
+        self.assertEqual([round(row.minutes, 3) for row in TookRow.objects.all()], [5.0])
+        # Whoever forgets to say that it goes on has lost no more than what lies between.
+        self.record(self.studs, 46, kind="pause")
+        self.assertEqual(self.record(self.studs, 90)["paused"], "")
+        self.assertEqual(sum(round(row.minutes, 3) for row in TookRow.objects.all()), 6.0)
+
+    def test_setting_up_is_timed_from_the_job_before(self) -> None:
+        """From its last entry to the first of the next one, beside the minutes that the change takes as planned."""
+        self.record(self.studs, 0)
+        self.record(self.plugs, 25)
+        [row] = TookRow.objects.all()
+        self.assertEqual((row.kind, row.job_id, row.minutes), ("set-up", self.plugs, 25.0))
+        self.assertGreater(row.expected, 5)
+        # After a night nobody set up all the while.
+        self.record(self.studs, 26)
+        later = start_job(document({"title": "Later"})).pk
+        self.record(later, 26 + 11 * 60)
+        self.assertFalse(TookRow.objects.filter(job=later).exists())
+
+    def test_what_was_done_today_and_what_it_moves(self) -> None:
+        self.hours("every day 9-17")
+        self.assertIsNone(self.client.get("/api/week/today").json())
+        for step in range(4):
+            self.record(self.studs, 2 * step)
+        with at(datetime(2026, 12, 1, 16, 0)):
+            told = self.client.get("/api/week/today").json()
+        [done] = told["done"]
+        self.assertEqual(done["job"], self.studs)
+        self.assertRegex(done["text"], r"^\d steps?, 6 min$")
+        # Six hours went by since then: what was to be done today is done tomorrow.
+        self.assertTrue(told["moves"])
+        for line in told["moves"]:
+            self.assertRegex(line, r"^\w+ is done .+ instead of today \d+:\d\d\.$")
+        with at(datetime(2026, 12, 2, 16, 0)):
+            self.assertIsNone(self.client.get("/api/week/today").json())

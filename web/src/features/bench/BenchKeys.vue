@@ -31,7 +31,7 @@ const emit = defineEmits<{
   undo: []
   note: []
   why: []
-  lost: []
+  act: [kind: 'pause' | 'zero-lost']
   instruments: []
 }>()
 const { unit } = useUnits()
@@ -57,7 +57,8 @@ const second = computed(() => {
       run: () => emit('why'),
       shown: atStep,
     },
-    { label: 'tool zeros lost', run: () => emit('lost'), shown: atStep && !bench.zero },
+    { label: 'tool zeros lost', run: () => emit('act', 'zero-lost'), shown: atStep && !bench.zero },
+    { label: 'pause', run: () => emit('act', 'pause'), shown: atStep && !bench.paused },
     { label: 'instruments', run: () => emit('instruments'), shown: open },
     { label: 'plan', run: () => void router.push(to.value), shown: narrow.value },
   ].filter((one) => one.shown)

@@ -114,6 +114,7 @@ const doing: Record<Does, () => unknown> = {
   read: () => (typed.value.trim() ? read() : field.value?.focus()),
   done: () => act('done'),
   why: askWhy,
+  'go-on': () => record({ kind: 'go-on' }),
 }
 const rest = useRest(() => `${bench.value?.piece} ${step.value?.key} ${action.value?.label}`)
 /** What is typed is recorded at once; whatever closes something waits until its words could be read. */
@@ -341,7 +342,7 @@ void load()
         @keydown="toField"
       >
         <ReadingField
-          v-if="size && dimension && !gauging && !bench.zero"
+          v-if="size && dimension && !gauging && !bench.zero && !bench.paused"
           ref="field"
           v-model:typed="typed"
           v-model:dialled="dialled"
@@ -380,7 +381,7 @@ void load()
         @undo="takeBack"
         @note="askNote"
         @why="askWhy"
-        @lost="record({ kind: 'zero-lost' })"
+        @act="(kind) => record({ kind })"
         @instruments="listening = !listening"
       />
     </footer>

@@ -22,7 +22,7 @@ interface KeptBench {
 const RETRY_MS = 3000
 
 /** What only the server can do: it is told so while it is away. */
-const NEEDS_SERVER: Act['kind'][] = ['again', 'turn-to', 'take-up', 'zero-lost', 'cause']
+const NEEDS_SERVER: Act['kind'][] = ['again', 'turn-to', 'take-up', 'zero-lost', 'cause', 'pause', 'go-on']
 const AWAY = new Problem(0, 'This needs Conch, which does not answer. Try again when it does.')
 
 /** The bench of a job: where it stands, and the few things one can record. */

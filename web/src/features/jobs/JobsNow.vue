@@ -12,6 +12,12 @@ const { data: now } = useQuery({
   queryFn: () => ask(client.GET('/api/week/now')),
   refetchOnMount: 'always',
 })
+/** What was done today moves a job: the first of them is said here. */
+const { data: today } = useQuery({
+  queryKey: ['week', 'today'],
+  queryFn: () => ask(client.GET('/api/week/today')),
+  refetchOnMount: 'always',
+})
 watch(now, (told) => (job.value = told?.job ?? 0), { immediate: true })
 </script>
 
@@ -24,6 +30,7 @@ watch(now, (told) => (job.value = told?.job ?? 0), { immediate: true })
       <span class="muted">{{ now.because }}</span>
     </template>
     <template v-else-if="now === null">What to make next follows from your hours and your days.</template>
+    <span v-for="line in today?.moves.slice(0, 1)" :key="line" class="muted">{{ line }}</span>
     <router-link class="week" :to="{ name: 'week' }">This week</router-link>
   </p>
 </template>

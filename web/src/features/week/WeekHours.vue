@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import { VSelect } from 'vuetify/components/VSelect'
 
 import { asProblem, ask, client, type Problem } from '@/shared/api/client'
 import BusyButton from '@/shared/controls/BusyButton.vue'
@@ -7,13 +8,18 @@ import ChoiceList from '@/shared/controls/ChoiceList.vue'
 import type { Hand, Week } from '@/features/week/useWeek'
 
 /** Who is in the shop, and when: typed as one says it. */
-const props = defineProps<{ people: Week['people']; problem: Problem | null; busy: boolean }>()
+const props = defineProps<{
+  people: Week['people']
+  lathes: Week['lathes']
+  problem: Problem | null
+  busy: boolean
+}>()
 const emit = defineEmits<{ save: [Hand[]]; close: [] }>()
 const MOST = 12
-const blank = (): Hand => ({ name: '', usual: '', changed: '' })
+const blank = (): Hand => ({ name: '', usual: '', changed: '', lathes: [] })
 const hands = ref<Hand[]>(
   props.people.length
-    ? props.people.map(({ name, usual, changed }) => ({ name, usual, changed }))
+    ? props.people.map(({ name, usual, changed, lathes }) => ({ name, usual, changed, lathes: [...lathes] }))
     : [{ ...blank(), name: 'me' }],
 )
 const FIELDS = [
@@ -64,6 +70,22 @@ const error = (at: number, key: string) => props.problem?.of(`people.${at}.${key
           />
         </p>
       </div>
+      <div v-if="lathes.length > 1" class="lathes">
+        <v-select
+          v-model="hand.lathes"
+          label="Lathes"
+          placeholder="all"
+          persistent-placeholder
+          multiple
+          density="compact"
+          :items="lathes"
+          item-title="name"
+          item-value="code"
+          :error="error(at, 'lathes') !== undefined"
+          hide-details
+        />
+        <p v-if="error(at, 'lathes')" class="field-error" role="alert">{{ error(at, 'lathes')?.message }}</p>
+      </div>
       <label class="calendar">
         <span class="pick">Read a calendar file</span>
         <input class="sr" type="file" accept=".ics,text/calendar" @change="read($event, hand)" />
@@ -106,6 +128,9 @@ const error = (at: number, key: string) => props.problem?.of(`people.${at}.${key
 }
 .changed {
   flex: 3 1 400px;
+}
+.lathes {
+  flex: 1 1 200px;
 }
 .pick {
   color: var(--lagoon);

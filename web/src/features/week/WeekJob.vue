@@ -28,6 +28,7 @@ const said = (): Wish => ({
   after: props.job.after,
   from_day: props.job.from_day,
   who: props.job.who,
+  revision: props.job.revision,
 })
 const typed = ref(said())
 /** What another page said comes in, but over what is being typed here. */
@@ -36,6 +37,7 @@ watch(said, (now, before) => {
     if (typed.value[key] === before[key]) Object.assign(typed.value, { [key]: now[key] })
 })
 const working = ref(false)
+const chance = ref(false)
 const changed = computed(() => JSON.stringify(typed.value) !== JSON.stringify(said()))
 const commit = () => changed.value && emit('wish', { ...typed.value })
 const error = (field: string) => (props.open ? props.problem?.of(field) : undefined)
@@ -64,16 +66,21 @@ const byHand = computed(() => props.job.by_hand.before.length + props.job.by_han
       <template v-if="job.done"
         >done <strong>{{ job.done }}</strong></template
       >
-      <template v-else>no hours left for it</template>
+      <template v-else>{{ job.no_place }}</template>
     </p>
     <p class="small wanted">
       <template v-if="job.day"
-        >wanted {{ job.day }}: <strong class="sure">{{ MARKS[job.mark] }} {{ job.sure }}</strong></template
+        >wanted {{ job.day }}:
+        <plain-btn v-if="open && job.chance" class="sure" :aria-expanded="chance" @click="chance = !chance"
+          >{{ MARKS[job.mark] }} {{ job.sure }}</plain-btn
+        >
+        <strong v-else class="sure">{{ MARKS[job.mark] }} {{ job.sure }}</strong></template
       >
       <span v-else class="muted">whenever</span>
     </p>
     <p v-for="line in job.helps" :key="line" class="small help">{{ line }}</p>
     <div v-if="open" class="more">
+      <WorkingPanel v-if="chance && job.chance" :figure="job.chance" />
       <p class="line">
         <InlineField
           v-model="typed.wanted"
@@ -137,6 +144,9 @@ const byHand = computed(() => props.job.by_hand.before.length + props.job.by_han
         <plain-btn v-if="later !== undefined" @click="emit('put', { first: later, then: job.job })"
           >Do it later</plain-btn
         >
+        <plain-btn v-if="!job.from_day" @click="emit('wish', { ...typed, from_day: week.next_week })"
+          >Not this week</plain-btn
+        >
         <plain-btn v-if="byHand" @click="emit('letGo')">Leave the order to Conch</plain-btn>
         <router-link :to="{ name: 'plan', params: { id: job.job } }">Plan</router-link>
         <router-link :to="{ name: 'bench', params: { id: job.job } }">Bench</router-link>
@@ -175,13 +185,19 @@ const byHand = computed(() => props.job.by_hand.before.length + props.job.by_han
   flex: 1 0 100%;
   padding-left: 6px;
 }
-.sure {
+.sure,
+.sure.v-btn {
+  font-weight: 700;
   color: var(--good);
 }
-.is-open .sure {
+.is-open .sure,
+.sure.v-btn {
+  font-weight: 700;
   color: var(--caution);
 }
-.is-late .sure {
+.is-late .sure,
+.sure.v-btn {
+  font-weight: 700;
   color: var(--stop);
 }
 .more {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 
+import WeekToday from '@/features/week/WeekToday.vue'
 import type { Week } from '@/features/week/useWeek'
 
 /** What follows from the order: why it is so, what to lay out, what is missing, what is cut from which bar. */
@@ -30,6 +31,7 @@ const listed = (names: string[]) => names.join(', ')
         </li>
       </ul>
     </section>
+    <WeekToday />
     <section v-if="week.lay_out.length" aria-label="To lay out">
       <h2>To lay out next time</h2>
       <ul>

@@ -59,6 +59,7 @@ const choose = (job: number) => (chosen.value = chosen.value === job ? 0 : job)
         </p>
         <WeekHours
           :people="week.people"
+          :lathes="week.lathes"
           :problem="problem"
           :busy="busy"
           @save="save"

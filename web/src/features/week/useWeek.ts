@@ -33,6 +33,8 @@ export function useWeek() {
     } catch (failed) {
       problem.value = asProblem(failed)
       refused.value = job
+      // Somebody else said something meanwhile: that is shown, beside what is typed here.
+      if (problem.value.status === 409) void queries.invalidateQueries({ queryKey: ['week'] })
       return false
     } finally {
       busy.value = false

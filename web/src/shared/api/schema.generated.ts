@@ -1967,6 +1967,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/week/today": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Today
+         * @description What was done today, and what that moves; null where nothing was recorded yet.
+         */
+        get: operations["server_week_api_read_today"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/week/week.csv": {
         parameters: {
             query?: never;
@@ -3217,6 +3237,18 @@ export interface components {
             step: string;
         };
         /**
+         * DoneShown
+         * @description What was done of a job on a day.
+         */
+        DoneShown: {
+            /** Job */
+            job: number;
+            /** Text */
+            text: string;
+            /** Title */
+            title: string;
+        };
+        /**
          * DrawerWire
          * @description A drill whose shank serves as a wire.
          */
@@ -3270,7 +3302,7 @@ export interface components {
          * EntryIn
          * @description One thing to record: an act, by its kind.
          */
-        EntryIn: components["schemas"]["ReadingIn"] | components["schemas"]["VerdictIn"] | components["schemas"]["SettingIn"] | components["schemas"]["CauseIn"] | components["schemas"]["DoneIn"] | components["schemas"]["AcceptIn"] | components["schemas"]["ScrapIn"] | components["schemas"]["AgainIn"] | components["schemas"]["NoteIn"] | components["schemas"]["ReadIn"] | components["schemas"]["ZeroLostIn"] | components["schemas"]["ZeroIn"] | components["schemas"]["TurnToIn"] | components["schemas"]["TakeUpIn"];
+        EntryIn: components["schemas"]["ReadingIn"] | components["schemas"]["VerdictIn"] | components["schemas"]["SettingIn"] | components["schemas"]["CauseIn"] | components["schemas"]["DoneIn"] | components["schemas"]["AcceptIn"] | components["schemas"]["ScrapIn"] | components["schemas"]["AgainIn"] | components["schemas"]["NoteIn"] | components["schemas"]["PauseIn"] | components["schemas"]["GoOnIn"] | components["schemas"]["ReadIn"] | components["schemas"]["ZeroLostIn"] | components["schemas"]["ZeroIn"] | components["schemas"]["TurnToIn"] | components["schemas"]["TakeUpIn"];
         /**
          * EvidenceIn
          * @description Everything known of a thread, as typed; "" is not known. A bare number is in `unit`.
@@ -3526,6 +3558,23 @@ export interface components {
             name: string;
         };
         /**
+         * GoOnIn
+         * @description Work goes on after a pause.
+         */
+        GoOnIn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "go-on";
+            /** Last */
+            last: number;
+            /** Revision */
+            revision: number;
+            /** Step */
+            step: string;
+        };
+        /**
          * GrooveNumbers
          * @description A relief groove.
          */
@@ -3537,7 +3586,7 @@ export interface components {
         };
         /**
          * HandIn
-         * @description Somebody with their hours, as people say them.
+         * @description Somebody with their hours, as people say them, and the lathes they use by their ids, none for all.
          */
         HandIn: {
             /**
@@ -3545,6 +3594,11 @@ export interface components {
              * @default
              */
             changed?: string;
+            /**
+             * Lathes
+             * @default []
+             */
+            lathes?: string[];
             /** Name */
             name: string;
             /**
@@ -4059,7 +4113,8 @@ export interface components {
         };
         /**
          * JobBench
-         * @description The bench of a job; what it `becomes` in the shop once it is made, as one types it there, "" for nothing.
+         * @description The bench of a job; what it `becomes` in the shop once it is made, as one types it there, "" for nothing;
+         *     since when it is `paused`, "" where work goes on.
          */
         JobBench: {
             /** Adjusted */
@@ -4120,6 +4175,8 @@ export interface components {
             part: number;
             /** Parts */
             parts: components["schemas"]["PartStanding"][];
+            /** Paused */
+            paused: string;
             /** Piece */
             piece: number;
             preset: components["schemas"]["PresetShown"] | null;
@@ -4291,13 +4348,14 @@ export interface components {
          * JobInWeek
          * @description A job with what was said of it, when it is done and how sure that is; `expected` is what its plan alone says of
          *     what is left, `takes` what it takes here with setting up, `time` that with its working, `low` and `high` in eight
-         *     cases of ten. `helps` would make it be in
-         *     time where it is late.
+         *     cases of ten. `no_place` says why it is not in the order, `chance` is how sure its day is with its working. `helps`
+         *     would make it be in time where it is late.
          */
         JobInWeek: {
             /** After */
             after: number;
             by_hand: components["schemas"]["PlacedByHand"];
+            chance: components["schemas"]["FigureShown"] | null;
             /** Day */
             day: string;
             /** Done */
@@ -4321,8 +4379,12 @@ export interface components {
              * @enum {string}
              */
             mark: "sure" | "likely" | "open" | "late" | "none";
+            /** No Place */
+            no_place: string;
             /** Pieces */
             pieces: number;
+            /** Revision */
+            revision: number;
             /** Sure */
             sure: string;
             /** Takes */
@@ -5252,12 +5314,32 @@ export interface components {
             steps: string[];
         };
         /**
+         * PauseIn
+         * @description Work stops for a while: what passes until it goes on is no time of the step.
+         */
+        PauseIn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "pause";
+            /** Last */
+            last: number;
+            /** Revision */
+            revision: number;
+            /** Step */
+            step: string;
+        };
+        /**
          * PersonShown
-         * @description Somebody with their hours, as typed and as understood; `changed` are single days.
+         * @description Somebody with their hours, as typed and as understood; `changed` are single days; the `lathes` they use by
+         *     their ids, none for all.
          */
         PersonShown: {
             /** Changed */
             changed: string;
+            /** Lathes */
+            lathes: string[];
             /** Name */
             name: string;
             /** Usual */
@@ -6916,6 +6998,16 @@ export interface components {
             mm: number;
         };
         /**
+         * TodayShown
+         * @description What was done today, and which jobs are done sooner or later for it.
+         */
+        TodayShown: {
+            /** Done */
+            done: components["schemas"]["DoneShown"][];
+            /** Moves */
+            moves: string[];
+        };
+        /**
          * Told
          * @description A value as text, with its unit.
          */
@@ -7252,7 +7344,7 @@ export interface components {
          * WeekShown
          * @description The week: what to do now, who is there when, the stretches ahead, the tasks in their places, why, what it costs
          *     that some were put `by_hand`, and when each job is done; what to lay out, what is missing, what is cut from what;
-         *     `more` is how many jobs are over what is put in order at once.
+         *     `more` is how many jobs are over what is put in order at once; `next_week` begins on that day.
          */
         WeekShown: {
             /** Bars */
@@ -7267,6 +7359,8 @@ export interface components {
             hours: string;
             /** Jobs */
             jobs: components["schemas"]["JobInWeek"][];
+            /** Lathes */
+            lathes: components["schemas"]["ChoiceShown"][];
             /** Lay Out */
             lay_out: components["schemas"]["LaidOut"][];
             /** Missing */
@@ -7275,6 +7369,8 @@ export interface components {
             moment: string;
             /** More */
             more: number;
+            /** Next Week */
+            next_week: string;
             now: components["schemas"]["NowShown"] | null;
             /** Out */
             out: components["schemas"]["OutOfWeek"][];
@@ -7336,7 +7432,8 @@ export interface components {
         /**
          * WishIn
          * @description What is said of a job: the day it is wanted, what a day late costs, the job it waits for (0 for none), the day it
-         *     may begin from, who may do it: days as people say them, "" for whenever and for anybody.
+         *     may begin from, who may do it: days as people say them, "" for whenever and for anybody; the revision that
+         *     the page shows.
          */
         WishIn: {
             /**
@@ -7349,6 +7446,8 @@ export interface components {
              * @default
              */
             from_day?: string;
+            /** Revision */
+            revision?: number | null;
             /**
              * Wanted
              * @default
@@ -13648,7 +13747,7 @@ export interface operations {
         parameters: {
             query?: {
                 q?: string;
-                kind?: ("" | "troubles") | ("reading" | "verdict" | "setting" | "cause" | "done" | "accept" | "scrap" | "again" | "note" | "read" | "zero-lost" | "zero" | "turn-to" | "take-up");
+                kind?: ("" | "troubles") | ("reading" | "verdict" | "setting" | "cause" | "done" | "accept" | "scrap" | "again" | "note" | "pause" | "go-on" | "read" | "zero-lost" | "zero" | "turn-to" | "take-up");
                 before?: number;
             };
             header?: never;
@@ -16872,6 +16971,98 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SearchShown"];
+                };
+            };
+            /** @description Request cannot be read */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Check the fields */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_week_api_read_today: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TodayShown"] | null;
                 };
             };
             /** @description Request cannot be read */

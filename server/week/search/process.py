@@ -15,8 +15,8 @@ from django.conf import settings
 from django.db import close_old_connections
 
 from lathework.week.model import Problem
-from server.week.carried import problem_json
-from server.week.seek import ATTENDED
+from server.week.search.carried import problem_json
+from server.week.search.seek import ATTENDED
 
 SECONDS = 20.0
 """How long is searched at most."""
@@ -34,7 +34,7 @@ class Search:
         self.sequence: list[str] = []
         self.better, self.proven, self.failed, self.stopped = 0, False, False, False
         self.process = subprocess.Popen(
-            [sys.executable, "-m", "server.week.seek", str(seconds), ATTENDED],
+            [sys.executable, "-m", "server.week.search.seek", str(seconds), ATTENDED],
             stdin=subprocess.PIPE,
             stdout=subprocess.PIPE,
             stderr=subprocess.DEVNULL,

@@ -36,7 +36,10 @@ def problem_json(problem: Problem) -> bytes:
                 for task in problem.tasks
             ],
             "dues": [[job, due.at, due.weight] for job, due in problem.dues.items()],
-            "people": [[one.name, [[span.begin, span.end] for span in one.spans]] for one in problem.people],
+            "people": [
+                [one.name, [[span.begin, span.end] for span in one.spans], sorted(one.not_at)] for one in problem.people
+            ],
+            "setting_up": problem.setting_up,
             "standing": {station: _items(held) for station, held in problem.standing.items()},
         }
     )
@@ -51,6 +54,10 @@ def problem_of(content: bytes) -> Problem:
             for ident, job, station, minutes, holds, after, ready, people in said["tasks"]
         ),
         dues={job: Due(at, weight) for job, at, weight in said["dues"]},
-        people=tuple(Person(name, tuple(Span(*span) for span in spans)) for name, spans in said["people"]),
+        people=tuple(
+            Person(name, tuple(Span(*span) for span in spans), frozenset(not_at))
+            for name, spans, not_at in said["people"]
+        ),
+        setting_up=said["setting_up"],
         standing={station: _held(items) for station, items in said["standing"].items()},
     )

@@ -4,13 +4,13 @@ does."""
 from __future__ import annotations
 
 from collections.abc import Callable, Sequence
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from itertools import pairwise
 from typing import Any
 
 from ortools.sat.python import cp_model
 
-from lathework.week.changeover import changeover
+from lathework.week.changeover import change_min
 from lathework.week.clock import Clock
 from lathework.week.model import Order, Person, Problem, Task
 from lathework.week.placing import DONE, LATE, LONGER, NEVER_MIN, NOTHING, OF, RISKY, SETTING_UP, Placing
@@ -59,7 +59,7 @@ class Model:
 
     def _work(self, task: Task) -> _Work:
         new = self.model.new_int_var
-        most = changeover(NOTHING, task.holds)
+        most = change_min(self.problem, task.station, NOTHING, task.holds)
         begin = new(min(task.ready, self.horizon), self.horizon, "")
         one = _Work(task, begin, new(0, self.horizon, ""), new(0, most, ""))
         known = self.known[task.ident]
@@ -71,7 +71,7 @@ class Model:
         """One of those who may does it, in hours of theirs: counted as minutes of their work, so that closed hours in
         between take none."""
         for person in self.problem.people:
-            if (one.task.people and person.name not in one.task.people) or not person.spans:
+            if not person.may_do(one.task) or not person.spans:
                 continue
             here = one.by[person.name] = self.model.new_bool_var("")
             hours = [0, *Clock(person.spans).worked]
@@ -129,14 +129,15 @@ class Model:
             arcs += [(0, number, first), (number, 0, last)]
             self.model.add_hint(first, one is turn[0])
             self.model.add_hint(last, one is turn[-1])
-            self.model.add(one.setting_up == changeover(standing, one.task.holds)).only_enforce_if(first)
+            takes = change_min(self.problem, station, standing, one.task.holds)
+            self.model.add(one.setting_up == takes).only_enforce_if(first)
             for other_number, other in enumerate(works, 1):
                 if other_number == number:
                     continue
                 follows = self.model.new_bool_var("")
                 arcs.append((number, other_number, follows))
                 self.model.add_hint(follows, after.get(other.task.ident) == one.task.ident)
-                takes = changeover(one.task.holds, other.task.holds)
+                takes = change_min(self.problem, station, one.task.holds, other.task.holds)
                 self.model.add(other.setting_up == takes).only_enforce_if(follows)
                 self.model.add(other.begin >= one.end).only_enforce_if(follows)
         if arcs:
@@ -189,8 +190,8 @@ ROOM = 1.25
 def _within(problem: Problem, start: Order) -> Problem:
     """The same problem without the hours that a good order never reaches."""
     last = int(max(booking.end for booking in start.bookings) * ROOM)
-    people = tuple(Person(one.name, tuple(span for span in one.spans if span.begin < last)) for one in problem.people)
-    return Problem(problem.tasks, problem.dues, people, problem.standing)
+    people = (replace(one, spans=tuple(span for span in one.spans if span.begin < last)) for one in problem.people)
+    return replace(problem, people=tuple(people))
 
 
 def solve(placing: Placing, start: Order, seconds: float, found: Found) -> bool:

@@ -1,5 +1,5 @@
-"""The search for a better order, in a process of its own: `python -m server.week.seek SECONDS [attended]`, the problem
-a line of JSON on its input.
+"""The search for a better order, in a process of its own: `python -m server.week.search.seek SECONDS [attended]`, the
+problem a line of JSON on its input.
 
 Each better order is a line of JSON: what it costs, and its tasks by their ids. The last line says how it ended. The
 search by moves comes first; then a constraint solver begins from what that found, and proves a small week.
@@ -19,7 +19,7 @@ import orjson
 
 from lathework.week.ordering import WARM, Ordering, simple_order
 from lathework.week.placing import Placing
-from server.week.carried import problem_of
+from server.week.search.carried import problem_of
 
 ATTENDED = "attended"
 """Said where whoever asks keeps our input open: the search ends with it."""
@@ -87,7 +87,7 @@ def seek(content: bytes, seconds: float, out: TextIO) -> None:
     start = placing.order(best.sequence)
     left = began + seconds - time.monotonic()
     if start.bookings and not start.unplaced and left > 0:
-        from server.week.solver import solve
+        from server.week.search.solver import solve
 
         proven = solve(placing, start, left, best.offer)
     print(orjson.dumps({"ended": True, "proven": proven}).decode(), file=out, flush=True)
