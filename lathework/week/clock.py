@@ -43,7 +43,9 @@ class Clock:
         first = bisect_right(self.ends, begin)
         if first == len(self.ends):
             return None
-        start = max(begin, self.begins[first])
+        opens = self.begins[first]
+        # Asked millions of times in a search: a comparison is half of what max() takes.
+        start = begin if begin > opens else opens
         worked = self.worked[first] - (self.ends[first] - start) + minutes
         last = bisect_left(self.worked, worked)
         if last == len(self.worked):

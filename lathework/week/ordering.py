@@ -129,9 +129,11 @@ class Ordering:
             tried = move(now, random)
             if tried is None:
                 continue
-            cost = self.placing.place(tried)[0]
             heat = warm * (COLD / WARM) ** (at / tries) * max(costs, 1)
-            if cost <= costs or (heat and random.random() < math.exp((costs - cost) / heat)):
+            # How much dearer it may be is drawn first: most of what is tried is left long before its end.
+            dearest = costs - heat * math.log(1 - random.random())
+            cost = self.placing.place(tried, dearest=dearest)[0]
+            if cost <= dearest:
                 now, costs = tried, cost
                 if cost < least:
                     least, best = cost, tried

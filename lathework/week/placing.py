@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Iterable, Sequence
+from math import inf
 
 from lathework.week.changeover import change_min
 from lathework.week.clock import Clock
@@ -37,7 +38,10 @@ class Placing:
         self.jobs = list(problem.dues)
         of = {job: n for n, job in enumerate(self.jobs)}
         self.job = [of[task.job] for task in self.tasks]
+        self.minutes = [task.minutes for task in self.tasks]
+        self.ready = [task.ready for task in self.tasks]
         self.dues: list[Due] = list(problem.dues.values())
+        self.weights = [due.weight for due in self.dues]
         self.wanted = [
             [clock.until(due.at) if due.at is not None else NEVER_MIN for clock in self.clocks] for due in self.dues
         ]
@@ -55,54 +59,64 @@ class Placing:
         they have worked by then."""
         best: tuple[int, int, int, int] | None = None
         for hand in self.hands[at]:
-            found = self.clocks[hand].work(max(ready, free[hand]), minutes)
+            begin = free[hand]
+            found = self.clocks[hand].work(begin if begin > ready else ready, minutes)
             if found is not None and (best is None or found[1] < best[0]):
                 best = (found[1], found[0], hand, found[2])
         return best
 
-    def place(self, sequence: Iterable[int], bookings: list[Booking] | None = None) -> tuple[int, list[int]]:
+    def place(
+        self, sequence: Iterable[int], bookings: list[Booking] | None = None, *, dearest: float = inf
+    ) -> tuple[int, list[int]]:
         """What the order of a sequence costs, and the places of the tasks that no hours are left for; its bookings are
-        added to those that are given."""
-        tasks, change, stations = self.tasks, self.change, self.station
+        added to those that are given. A sequence that costs more than `dearest` is left where that is seen: what is
+        told then is less than it costs, and more than that."""
+        tasks, change, stations, jobs, costs = self.tasks, self.change, self.station, self.job, self.weights
         ended = [-1] * len(tasks)
         free, hands = [0] * self.stations, [0] * len(self.clocks)
         stands = [-1] * self.stations
         done, late, risky = ([0] * len(self.jobs) for _ in range(3))
         total, unplaced = 0, []
         for at in sequence:
-            station, task = stations[at], tasks[at]
-            ready, waits = max(task.ready, free[station]), True
+            station, job = stations[at], jobs[at]
+            ready, opens = self.ready[at], free[station]
+            if opens > ready:
+                ready = opens
+            waits = True
             for before in self.after[at]:
                 end = ended[before]
                 waits = waits and end >= 0
                 if end > ready:
                     ready = end
             setting_up = change[stands[station]][at] if stands[station] >= 0 else self.first[at]
-            found = self._earliest(at, ready, setting_up + task.minutes, hands) if waits else None
+            found = self._earliest(at, ready, setting_up + self.minutes[at], hands) if waits else None
+            weight = costs[job]
             if found is None:
                 unplaced.append(at)
-                done[self.job[at]] = late[self.job[at]] = NEVER_MIN
+                total += weight * (LATE * (NEVER_MIN - late[job]) + DONE * (NEVER_MIN - done[job]))
+                done[job] = late[job] = NEVER_MIN
                 continue
             end, begin, hand, worked = found
-            self._note(self.job[at], hand, worked, done, late, risky)
+            over = worked - self.wanted[job][hand]
+            if worked > done[job]:
+                total += weight * DONE * (worked - done[job])
+                done[job] = worked
+            if over > late[job]:
+                total += weight * LATE * (over - late[job])
+                late[job] = over
+            # Were all to take LONGER, by how many OF its parts it would be over.
+            over = OF * over + (LONGER - OF) * worked
+            if over > risky[job]:
+                total += weight * RISKY * (over - risky[job])
+                risky[job] = over
             ended[at] = free[station] = hands[hand] = end
             stands[station] = at
             total += SETTING_UP * setting_up
+            if total > dearest:
+                break
             if bookings is not None:
-                bookings.append(Booking(task, self.problem.people[hand].name, begin, setting_up, end))
-        for at, due in enumerate(self.dues):
-            total += due.weight * (LATE * late[at] + RISKY * risky[at] + DONE * done[at])
+                bookings.append(Booking(tasks[at], self.problem.people[hand].name, begin, setting_up, end))
         return total, unplaced
-
-    def _note(self, job: int, hand: int, worked: int, done: list[int], late: list[int], risky: list[int]) -> None:
-        """Note that a task of a job ends when somebody has worked so many minutes (unit: minutes)."""
-        wanted = self.wanted[job][hand]
-        if worked > done[job]:
-            done[job] = worked
-        if worked - wanted > late[job]:
-            late[job] = worked - wanted
-        if LONGER * worked - OF * wanted > risky[job]:
-            risky[job] = LONGER * worked - OF * wanted
 
     def order(self, sequence: Iterable[int]) -> Order:
         """The order of a sequence."""

@@ -37,6 +37,28 @@ FT06 = (
     ((1, 3), (3, 3), (5, 9), (0, 10), (4, 4), (2, 1)),
 )
 SHORTEST = 55
+#: TSPLIB (Reinelt 1991), br17: minutes from each of seventeen set-ups to each other one; the shortest round takes 39
+#: (memory; a constraint solver proves it of these rows).
+BR17 = """
+9999 3 5 48 48 8 8 5 5 3 3 0 3 5 8 8 5
+3 9999 3 48 48 8 8 5 5 0 0 3 0 3 8 8 5
+5 3 9999 72 72 48 48 24 24 3 3 5 3 0 48 48 24
+48 48 74 9999 0 6 6 12 12 48 48 48 48 74 6 6 12
+48 48 74 0 9999 6 6 12 12 48 48 48 48 74 6 6 12
+8 8 50 6 6 9999 0 8 8 8 8 8 8 50 0 0 8
+8 8 50 6 6 0 9999 8 8 8 8 8 8 50 0 0 8
+5 5 26 12 12 8 8 9999 0 5 5 5 5 26 8 8 0
+5 5 26 12 12 8 8 0 9999 5 5 5 5 26 8 8 0
+3 0 3 48 48 8 8 5 5 9999 0 3 0 3 8 8 5
+3 0 3 48 48 8 8 5 5 0 9999 3 0 3 8 8 5
+0 3 5 48 48 8 8 5 5 3 3 9999 3 5 8 8 5
+3 0 3 48 48 8 8 5 5 0 0 3 9999 3 8 8 5
+5 3 0 72 72 48 48 24 24 3 3 5 3 9999 48 48 24
+8 8 50 6 6 0 0 8 8 8 8 8 8 50 9999 0 8
+8 8 50 6 6 0 0 8 8 8 8 8 8 50 0 9999 8
+5 5 26 12 12 8 8 0 0 5 5 5 5 26 8 8 9999
+"""
+SHORTEST_ROUND = 39
 PATIENCE_S = 600.0
 """What a search takes is no matter of these tests: a slow machine is waited for."""
 
@@ -142,6 +164,21 @@ class Best(unittest.TestCase):
             with self.subTest(due):
                 self.assertTrue(proven)
                 self.assertEqual(late(placing, min(found)[1], due), over)
+
+    def test_published_set_ups_that_depend_on_the_one_before(self) -> None:
+        """One machine that is set up now as it has to be left: as many minutes of setting up as the shortest round."""
+        minutes = [[int(cell) for cell in row.split()] for row in BR17.split("\n") if row]
+        rounds = range(1, len(minutes))
+        tasks = [Task(str(n), 1, "", "lathe:", 1, frozenset()) for n in rounds]
+        back = Task("back", 1, "", "lathe:", 1, frozenset(), after=tuple(task.ident for task in tasks))
+        placing = Placing(Problem((*tasks, back), {1: Due(None, 1)}, (Person("p", ALWAYS),)))
+        of = [*rounds, 0]
+        placing.first = [minutes[0][to] for to in of]
+        placing.change = [[minutes[begin][to] for to in of] for begin in of]
+        ordering = Ordering(placing)
+        found = [ordering.search(next(ordering.rules()), 6000, Random(turn), warm=WARM)[1] for turn in range(3)]
+        least = min(sum(one.setting_up for one in placing.order(sequence).bookings) for sequence in found)
+        self.assertEqual(least, SHORTEST_ROUND)
 
     def test_the_solver_proves_it(self) -> None:
         """With a minute less somebody is late, and the solver knows the week it is given."""
