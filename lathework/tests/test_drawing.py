@@ -176,6 +176,23 @@ class Drawing(unittest.TestCase):
             for chucking, frame in product(made.chuckings, (WIDE, PAPER)):
                 yield change, part_sheet(made, frame, chucking.number)
 
+    def test_no_size_stands_under_a_tool(self) -> None:
+        """Of the usual parts, where one turns or threads: there is room beside it."""
+        for name, change in (("screw", SCREW), ("plug", PLUG), ("tie rod", TIE_ROD)):
+            made = plan(change)
+            for number in range(1, len(made.chuckings) + 1):
+                sheet = part_sheet(made, WIDE, number)
+                still = [extent(label) for label in sheet.labels if not label.step]
+                for path in sheet.paths:
+                    if path.role != "tool" or path.step.partition(":")[0] not in ("turn", "thread", "finish"):
+                        continue
+                    for line in path.lines:
+                        across, down = [x for x, _ in line], [y for _, y in line]
+                        for left, right, top, bottom in still:
+                            apart = left > max(across) or right < min(across) or top > max(down) or bottom < min(down)
+                            with self.subTest(name, holding=number, step=path.step):
+                                self.assertTrue(apart, (left, top))
+
     def test_labels_do_not_overlap_and_stay_on_the_sheet(self) -> None:
         for change, sheet in self.sheets():
             still = [label for label in sheet.labels if not label.step]

@@ -69,8 +69,8 @@ class Placing:
         self, sequence: Iterable[int], bookings: list[Booking] | None = None, *, dearest: float = inf
     ) -> tuple[int, list[int]]:
         """What the order of a sequence costs, and the places of the tasks that no hours are left for; its bookings are
-        added to those that are given. A sequence that costs more than `dearest` is left where that is seen: what is
-        told then is less than it costs, and more than that."""
+        added to those that are given. A sequence that costs more than `dearest` (a cost, of no unit) is left where
+        that is seen: what is told then is less than it costs, and more than that."""
         tasks, change, stations, jobs, costs = self.tasks, self.change, self.station, self.job, self.weights
         ended = [-1] * len(tasks)
         free, hands = [0] * self.stations, [0] * len(self.clocks)

@@ -2,12 +2,14 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterable
 from datetime import datetime
 
 from django.db.models import Q, QuerySet
 
+from lathework.week.learned import SETTING_UP
 from server.jobs.history.took import last_took, minutes_between, took
-from server.jobs.models import Begun, Entry, GaugingRow, Job, PieceRow, StandingRow, TrialRow
+from server.jobs.models import Begun, Entry, GaugingRow, Job, PieceRow, StandingRow, TookRow, TrialRow
 from server.jobs.standing import STATE_WORDS
 
 __all__ = ("Entry", "GaugingRow", "Job", "StandingRow", "last_took", "minutes_between", "took")
@@ -90,6 +92,12 @@ def gaugings_of(job: Job) -> QuerySet[GaugingRow]:
 def pieces_of(job: Job) -> QuerySet[PieceRow]:
     """The pieces of a job that ended, good or scrapped."""
     return PieceRow.objects.filter(job=job)
+
+
+def steps_timed(job: Job, part: str) -> Iterable[tuple[int, float, float]]:
+    """The steps of a part that were timed: of which piece, the minutes they took, those that the plan expected."""
+    rows = TookRow.objects.filter(job=job, part=part).exclude(kind=SETTING_UP)
+    return rows.values_list("piece", "minutes", "expected")
 
 
 def last_trial(die: str) -> TrialRow | None:

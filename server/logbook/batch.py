@@ -16,7 +16,8 @@ from lathework.gauging.verdicts import MEANINGS, NUT_VERDICTS
 from lathework.part.stock import bar_for_batch, bar_used
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
-from server.jobs.queries import Job, entries_of, gaugings_of
+from lathework.week.words import duration
+from server.jobs.queries import Job, entries_of, gaugings_of, steps_timed
 from server.jobs.standing import Standing
 from server.jobs.stored import recorded
 
@@ -87,6 +88,17 @@ class ThreadsShown:
 
 
 @dataclass(frozen=True)
+class MinutesShown:
+    """How long the steps of a piece took that were timed, and how long the plan expected of the same ones, in minutes;
+    the first as it is said."""
+
+    piece: int
+    minutes: float
+    expected: float
+    said: str
+
+
+@dataclass(frozen=True)
 class CardLine:
     """What was read, set or said at a step of the first piece that was good."""
 
@@ -104,7 +116,7 @@ class PieceShown:
 
 @dataclass(frozen=True)
 class BatchShown:
-    """A batch: pieces, sizes, threads; bar used and still wanted; the card of the first good piece.
+    """A batch: pieces, sizes, threads, minutes; bar used and still wanted; the card of the first good piece.
 
     `in_hand` is the piece that is being made, null where all are; `next` what is to be done to it.
     """
@@ -118,6 +130,7 @@ class BatchShown:
     scrapped: int
     sizes: tuple[SizeSeries, ...]
     threads: tuple[ThreadsShown, ...]
+    minutes: tuple[MinutesShown, ...]
     bar: tuple[FigureShown, ...]
     first: int | None
     card: tuple[CardLine, ...]
@@ -200,6 +213,17 @@ def _threads(job: Job, plan: Plan) -> Iterator[ThreadsShown]:
             yield ThreadsShown(step.key, step.title, step.thread.designation, gauged, rungs)
 
 
+def _minutes(job: Job, part: str) -> Iterator[MinutesShown]:
+    """Each piece's minutes, setting up left out."""
+    took: dict[int, list[float]] = {}
+    for piece, minutes, expected in steps_timed(job, part):
+        sums = took.setdefault(piece, [0.0, 0.0])
+        sums[0] += minutes
+        sums[1] += expected
+    for piece, (minutes, expected) in sorted(took.items()):
+        yield MinutesShown(piece, round(minutes, 2), round(expected, 2), duration(minutes))
+
+
 def _bar(plan: Plan, good: int, scrapped: int) -> tuple[FigureShown, ...]:
     piece = next((figure for figure in plan.batch if figure.name == "bar for a piece"), None)
     if piece is None:
@@ -235,6 +259,7 @@ def batch_shown(now: Standing, part: int) -> BatchShown:
         scrapped=bench.scrapped,
         sizes=tuple(_sizes(job, bench, plan.job.quantity + bench.scrapped)),
         threads=tuple(_threads(job, plan)),
+        minutes=tuple(_minutes(job, plan.job.part.id)),
         bar=_bar(plan, bench.good, bench.scrapped),
         first=first,
         card=tuple(_card(job, plan.job.part.id, first)),

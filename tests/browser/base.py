@@ -174,6 +174,13 @@ class BrowserCase(unittest.TestCase):
         if head.get_attribute("aria-expanded") == "false":
             head.click()
 
+    def open_papers(self, page: Page | None = None) -> None:
+        """The papers and the end of the job in sight, on its plan."""
+        papers = (page or self.page).get_by_role("button", name="Papers", exact=True)
+        expect(papers).to_be_visible()
+        if papers.get_attribute("aria-expanded") == "false":
+            papers.click()
+
     def choose(self, label: str, option: str) -> None:
         """Choose from a list, by its label and the words of the choice."""
         choose(self.page, label, option)

@@ -234,6 +234,5 @@ def bring_to_the_sheet(hand: Hand, job: Told) -> str:
     # What was typed last is stored when its field is left, as it is on the way to the sheet.
     page.keyboard.press("Tab")
     expect(page.get_by_role("status")).to_have_text("stored")
-    hand.acts += 1
-    hand.seconds += THINK_S + POINT_S
+    hand.press("Papers")
     return page.get_by_role("link", name="Set-up sheet").get_attribute("href") or ""

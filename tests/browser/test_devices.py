@@ -94,6 +94,7 @@ class Tablet(Networked):
         expect(tablet.get_by_role("button", name="undo z")).to_have_count(0)
         tablet.goto("/jobs/2")
         expect(tablet.get_by_role("textbox", name="Job title")).to_have_attribute("readonly", "")
+        self.open_papers(tablet)
         expect(tablet.get_by_role("button", name="Put on hold")).to_have_count(0)
         tablet.get_by_role("button", name="Open on a tablet").click()
         expect(tablet.get_by_text(f"http://{THERE}:{self.server.port}/jobs/2/bench")).to_be_visible()

@@ -16,6 +16,7 @@ class Parts(BrowserCase):
 
     def sheet(self) -> str:
         """The words of the set-up sheet."""
+        self.open_papers()
         with self.page.expect_download() as waiting:
             self.page.get_by_role("link", name="Set-up sheet").click()
         pages = PdfReader(io.BytesIO(waiting.value.path().read_bytes())).pages

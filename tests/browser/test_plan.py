@@ -160,6 +160,7 @@ class PlanPage(BrowserCase):
 
     def test_setting_aside_and_closing_ask_for_a_reason(self) -> None:
         self.open("Governor adjusting screws")
+        self.open_papers()
         self.page.get_by_role("button", name="Put on hold").click()
         reason = self.page.get_by_label("What is the job waiting for?")
         reason.press("Enter")
@@ -179,7 +180,7 @@ class PlanPage(BrowserCase):
         page.add_init_script(LATE_WORDS)
         with page.expect_response("**/api/choices"), page.expect_response("**/api/kit"):
             page.goto("/jobs/2")
-        aside = page.get_by_role("button", name="Put on hold")
+        aside = page.get_by_role("button", name="Papers")
         expect(aside).to_be_visible()
         page.evaluate("document.fonts.ready")
         shown = aside.bounding_box()
@@ -193,6 +194,7 @@ class PlanPage(BrowserCase):
         self.open("Governor adjusting screws")
         self.open_facts("Use")
         type_into(self.field("Mating part"), "the governor's yoke")
+        self.open_papers()
         page.get_by_role("button", name="Put on hold").click()
         type_into(page.get_by_label("What is the job waiting for?"), "the reamer")
         page.get_by_label("What is the job waiting for?").press("Enter")
@@ -206,6 +208,7 @@ class PlanPage(BrowserCase):
 
     def test_files_are_offered_and_read_back(self) -> None:
         self.open("Terminal studs, fog-signal timer")
+        self.open_papers()
         with self.page.expect_download() as waiting:
             self.page.get_by_role("link", name="Job file (JSON)").click()
         file = waiting.value.path()

@@ -138,6 +138,7 @@ class Shelves(BrowserCase):
         page = self.page
         page.goto("/")
         page.get_by_role("link", name=PINS).click()
+        self.open_papers()
         page.get_by_role("button", name="Archive the job").click()
         expect(page.get_by_role("status").filter(has_text=f"Archived: {PINS}")).to_be_visible()
         self.gone()

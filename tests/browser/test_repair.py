@@ -24,6 +24,7 @@ class Several(BrowserCase):
 
     def sheet(self) -> list[str]:
         """The words of each page of the set-up sheet."""
+        self.open_papers()
         href = self.page.get_by_role("link", name="Set-up sheet").get_attribute("href")
         answer = self.page.request.get(f"{self.server.url}{href}")
         return [" ".join(page.extract_text().split()) for page in PdfReader(io.BytesIO(answer.body())).pages]

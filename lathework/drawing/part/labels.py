@@ -5,9 +5,9 @@ from __future__ import annotations
 from collections.abc import Callable, Iterable, Iterator
 from typing import Literal
 
-from lathework.drawing.part.layout import CHAR, LABEL_ROW, Layout
+from lathework.drawing.part.layout import CHAR, LABEL_ROW, Layout, widest_mm
 from lathework.drawing.part.outline import drawn_mm
-from lathework.drawing.part.tools import tool_figures
+from lathework.drawing.part.tools import as_drawn, tool, tool_figures
 from lathework.drawing.shapes import Label, Path
 from lathework.part.across import thickness_mm
 from lathework.part.model import Bore
@@ -29,35 +29,50 @@ _CLEAR = 8.0
 """Sheet units between a label over the work and the jaws."""
 Anchor = Literal["start", "middle", "end"]
 Spot = tuple[float, float, Anchor]
+Extent = tuple[float, float, float, float]
+"""Left, right, top and bottom, in sheet units."""
 
 
 class _Board:
-    """Labels set so that none meets another."""
+    """Labels set so that none meets another, nor a tool where there is room beside it."""
 
-    def __init__(self) -> None:
+    def __init__(self, tools: Iterable[Extent] = ()) -> None:
         self.labels: list[Label] = []
-        self._taken: list[tuple[float, float, float, float]] = []
+        self._taken: list[Extent] = []
+        self._tools = tuple(tools)
 
     def put(self, spots: Iterable[Spot], label: Label) -> Label:
-        """Set `label` at the first free one of `spots`, or at the last, and return it there."""
-        for x, y, anchor in spots:
-            placed = Label(x, y, label.inch, label.mm, anchor, label.field)
-            extent = _extent(placed)
-            if not any(_meet(extent, other) for other in self._taken):
-                break
+        """Set `label` at the first of `spots` that is free and under the fewest tools, or at the last, and return it
+        there."""
+        there = [Label(x, y, label.inch, label.mm, anchor, label.field) for x, y, anchor in spots]
+        free = [one for one in there if not any(_meet(_extent(one), other) for other in self._taken)]
+        placed = min(free, key=self._under, default=there[-1])
         self.labels.append(placed)
-        self._taken.append(extent)
+        self._taken.append(_extent(placed))
         return placed
 
+    def _under(self, label: Label) -> int:
+        return sum(_meet(_extent(label), tool) for tool in self._tools)
 
-def _extent(label: Label) -> tuple[float, float, float, float]:
+
+def _tools(layout: Layout, plan: Plan, chucking: Chucking) -> Iterator[Extent]:
+    """What the tools of a chucking take up, over the work or before it."""
+    for operation in plan.operations:
+        if operation.chucking == chucking.number:
+            for path in tool(layout, as_drawn(plan, operation)):
+                for line in path.lines if path.role == "tool" else ():
+                    across, down = [x for x, _ in line], [y for _, y in line]
+                    yield min(across), max(across), min(down), max(down)
+
+
+def _extent(label: Label) -> Extent:
     width = CHAR * max(len(label.inch), len(label.mm))
     left = {"start": label.x, "middle": label.x - width / 2, "end": label.x - width}[label.anchor]
     return left, left + width, label.y - 12, label.y + 4
 
 
-def _meet(one: tuple[float, float, float, float], other: tuple[float, float, float, float]) -> bool:
-    """Whether two labels overlap, or stand less than a character apart."""
+def _meet(one: Extent, other: Extent) -> bool:
+    """Whether a label overlaps another one, or a tool, or stand less than a character apart."""
     return one[0] < other[1] + CHAR and one[1] + CHAR > other[0] and one[2] < other[3] and one[3] > other[2]
 
 
@@ -139,7 +154,7 @@ def _hole_leader(layout: Layout, plan: Plan, chucking: Chucking, bore: Bore, lab
 def _rows_above(layout: Layout, chucking: Chucking, middle: float, width: float) -> Iterator[Spot]:
     """Places in rows above the work, the nearest to `middle` first (sheet units, as `width`)."""
     least, most = layout.chuck_x + width / 2 + _CLEAR, layout.frame.width - width / 2 - 4
-    y = layout.top(max(drawn_mm(chucking, p) for p in chucking.placed)) - 8
+    y = layout.top(widest_mm(chucking)) - 8
     while y >= _TOOL_ROW:
         for shift in _SHIFTS:
             yield min(most, max(least, middle + shift)), y, "middle"
@@ -204,7 +219,7 @@ def names(
     `shows` says which fields are named; what is not `held` in a lathe has no Z 0.
     """
     paths: list[Path] = []
-    board, bores = _Board(), plan.job.part.bores
+    board, bores = _Board(_tools(layout, plan, chucking) if held else ()), plan.job.part.bores
     across = drawn_mm(chucking, chucking.placed[0])
     if held:
         board.put([(layout.face_x + BEFORE, layout.bottom(across) + 12, "start")], Label(0, 0, "Z 0", "Z 0"))

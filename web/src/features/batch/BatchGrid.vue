@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, useTemplateRef } from 'vue'
+import { computed, useTemplateRef, watch } from 'vue'
 
 import RowHead from '@/features/batch/RowHead.vue'
 import { type PieceRow, piecesOf, runsOf } from '@/features/batch/rows'
@@ -12,8 +12,8 @@ import { useWidth } from '@/shared/state/useWidth'
 const props = defineProps<{ batch: Schemas['BatchShown'] }>()
 const { told, text } = useUnits()
 
-/** A column has its figure where it is so wide; more pieces stand closer, and only some have theirs. */
-const ROOMY = 76
+/** A column has room for its figure; more of them than there is room for are scrolled, the heads stay. */
+const LEAST = 64
 const WIDEST = 98
 const HEADS = 312
 const HIGH = 116
@@ -27,14 +27,22 @@ const room = useWidth(place, 800)
 const narrow = useNarrow()
 /** On a phone the heads stand over their rows, and the pieces have the whole width. */
 const column = computed(() =>
-  Math.min(WIDEST, Math.max(1, room.value - (narrow.value ? 0 : HEADS)) / Math.max(1, pieces.value.length)),
+  Math.max(
+    LEAST,
+    Math.min(WIDEST, (room.value - (narrow.value ? 0 : HEADS)) / Math.max(1, pieces.value.length)),
+  ),
 )
 const wide = computed(() => pieces.value.length * column.value)
 const x = (piece: number) => (piece - 0.5) * column.value
-/** Whether a piece has its words: every so many, and the one in hand. */
-const named = (piece: number) =>
-  (piece - 1) % Math.ceil(ROOMY / column.value) === 0 ||
-  (piece === props.batch.in_hand && column.value > ROOMY / 2)
+/** The piece in hand is in sight, with what went before it. */
+watch(
+  [column, place],
+  () => {
+    const shown = room.value - (narrow.value ? 0 : HEADS)
+    place.value?.scrollTo({ left: Math.max(0, x(props.batch.in_hand ?? 1) - shown + column.value) })
+  },
+  { flush: 'post' },
+)
 
 interface Size {
   series: Schemas['SizeSeries']
@@ -95,6 +103,22 @@ const dies = computed(() =>
       return { thread, y, line, marks, high: (most - least + 1) * EIGHTH, last: thread.gauged.at(-1) }
     }),
 )
+/** How long each piece took, as a bar from nothing, beside what its plan expects of the same steps. */
+const minutes = computed(() => {
+  const told = props.batch.minutes
+  if (!told.length) return null
+  const most = Math.max(...told.flatMap((one) => [one.minutes, one.expected]))
+  const y = (of: number) => HIGH - (of / most) * (HIGH - 24)
+  const bars = told.map((one) => ({
+    ...one,
+    minutes: one.minutes < 10 ? one.minutes.toFixed(1) : Math.round(one.minutes),
+    planned: Math.round(one.expected),
+    y: y(one.minutes),
+    expected: y(one.expected),
+  }))
+  const words = told.map((one) => `piece ${one.piece} ${one.said}`).join(', ')
+  return { bars, told: `Minutes: ${words}`, marks: [] }
+})
 </script>
 
 <template>
@@ -109,9 +133,7 @@ const dies = computed(() =>
           <td class="track">
             <ol class="pieces" :style="{ gridTemplateColumns: `repeat(${pieces.length}, ${column}px)` }">
               <li v-for="one in pieces" :key="one.piece" :class="one.state">
-                <template v-if="named(one.piece)"
-                  ><b class="fig">{{ one.piece }}</b> <span class="small">{{ one.words }}</span></template
-                >
+                <b class="fig">{{ one.piece }}</b> <span class="small">{{ one.words }}</span>
               </li>
             </ol>
           </td>
@@ -155,7 +177,6 @@ const dies = computed(() =>
                   r="5"
                 />
                 <text
-                  v-if="named(point.piece)"
                   class="fig"
                   :class="point.stands.replace(' ', '-')"
                   :x="x(point.piece)"
@@ -227,6 +248,27 @@ const dies = computed(() =>
                 {{ one.said }}
               </li>
             </ol>
+          </td>
+        </tr>
+        <tr v-if="minutes">
+          <RowHead title="Minutes" note="as recorded; the plan’s in outline" :marks="minutes.marks" />
+          <td class="track">
+            <svg :width="wide" :height="HIGH" role="img" :aria-label="minutes.told">
+              <g v-for="bar in minutes.bars" :key="bar.piece">
+                <title>piece {{ bar.piece }}: {{ bar.said }}, planned {{ bar.planned }} min</title>
+                <rect class="took" :x="x(bar.piece) - 12" :y="bar.y" width="24" :height="HIGH - bar.y" />
+                <rect
+                  class="planned"
+                  :x="x(bar.piece) - 16"
+                  :y="bar.expected"
+                  width="32"
+                  :height="HIGH - bar.expected"
+                />
+                <text class="fig" :x="x(bar.piece)" :y="Math.min(bar.y, bar.expected) - 6">
+                  {{ bar.minutes }}
+                </text>
+              </g>
+            </svg>
           </td>
         </tr>
         <tr v-for="die in dies" :key="`die ${die.thread.step}`">

@@ -67,8 +67,11 @@ section {
   clip-path: inset(50%);
   white-space: nowrap;
 }
+/* One line, cut where it is longer: what is opened says it whole. */
 .first {
-  overflow-wrap: anywhere;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
 }
 .head:hover b,
 .head[aria-expanded='true'] b {

@@ -7,7 +7,7 @@ import ClashPanel from '@/features/plan/ClashPanel.vue'
 import DieRecord from '@/features/plan/DieRecord.vue'
 import WaitingSign from '@/shared/controls/WaitingSign.vue'
 import EmptyShell from '@/shared/controls/EmptyShell.vue'
-import JobEnd from '@/features/plan/JobEnd.vue'
+import PlanPapers from '@/features/plan/PlanPapers.vue'
 import FactGroups from '@/features/plan/FactGroups.vue'
 import PartLine from '@/features/plan/PartLine.vue'
 import PartDrawing from '@/shared/drawing/PartDrawing.vue'
@@ -261,6 +261,7 @@ useKeys([
         @commit="commit"
         @hazards="(set('hazards', $event), commit())"
       />
+      <PlanPapers :job="job" :part="inHand" :with-job="edited.withJob" :reload="load" />
     </div>
     <div class="work">
       <PlanRun :plan="plan" :steps="steps" :chosen="chosen?.key ?? ''" @choose="picked = $event" />
@@ -289,7 +290,6 @@ useKeys([
         />
       </div>
     </div>
-    <JobEnd :job="job" :part="inHand" :with-job="edited.withJob" :reload="load" />
   </div>
   <EmptyShell v-else-if="unplaced && !job"
     >This job has no part {{ part }}.
@@ -307,7 +307,7 @@ useKeys([
   display: grid;
   /* Words that were typed are as long as they are: the page is no wider for them. */
   grid-template-columns: minmax(0, 1fr);
-  gap: 12px;
+  gap: 8px;
   max-width: 1280px;
 }
 .parts {
@@ -343,7 +343,7 @@ useKeys([
 }
 .seen {
   display: grid;
-  gap: 12px;
+  gap: 8px;
   align-content: start;
 }
 /* Always there and always as high: what is offered after a change pushes nothing away. */
@@ -377,9 +377,6 @@ useKeys([
   .strip {
     display: grid;
     order: 1;
-  }
-  .plan > :last-child {
-    order: 2;
   }
 }
 </style>

@@ -61,12 +61,12 @@ const working = computed(() => props.step.figures.find((f) => f.key === asked.va
 <style scoped>
 .detail {
   display: grid;
-  gap: 10px;
+  gap: 8px;
   align-content: start;
   background: var(--surface);
   border: 1px solid var(--line);
   border-radius: var(--round);
-  padding: 14px 20px;
+  padding: 8px 16px;
 }
 .why summary {
   color: var(--lagoon);
@@ -83,6 +83,6 @@ const working = computed(() => props.step.figures.find((f) => f.key === asked.va
 .figures {
   display: flex;
   flex-wrap: wrap;
-  gap: 10px 24px;
+  gap: 8px 16px;
 }
 </style>

@@ -2309,7 +2309,7 @@ export interface components {
         };
         /**
          * BatchShown
-         * @description A batch: pieces, sizes, threads; bar used and still wanted; the card of the first good piece.
+         * @description A batch: pieces, sizes, threads, minutes; bar used and still wanted; the card of the first good piece.
          *
          *     `in_hand` is the piece that is being made, null where all are; `next` what is to be done to it.
          */
@@ -2324,6 +2324,8 @@ export interface components {
             good: number;
             /** In Hand */
             in_hand: number | null;
+            /** Minutes */
+            minutes: components["schemas"]["MinutesShown"][];
             /** Next */
             next: string;
             /** Part */
@@ -4984,6 +4986,21 @@ export interface components {
              * @default
              */
             tip?: string;
+        };
+        /**
+         * MinutesShown
+         * @description How long the steps of a piece took that were timed, and how long the plan expected of the same ones, in minutes;
+         *     the first as it is said.
+         */
+        MinutesShown: {
+            /** Expected */
+            expected: number;
+            /** Minutes */
+            minutes: number;
+            /** Piece */
+            piece: number;
+            /** Said */
+            said: string;
         };
         /**
          * MissingShown
