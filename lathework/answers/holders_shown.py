@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable, Mapping
+
 from lathework.answers.declared_answer import answer
 from lathework.answers.sheet_shown import SheetShown, sheet_shown
 from lathework.answers.values import FigureShown, figure_shown
@@ -15,6 +17,7 @@ from lathework.holders.design import Design
 from lathework.job.document import read_document
 from lathework.planning.notice import Notice
 from lathework.planning.plan import make_plan
+from lathework.units import LENGTH_UNITS, LengthUnit
 
 
 @answer
@@ -62,8 +65,16 @@ class DesignShown:
     drawing: SheetShown | None
 
 
-def holders_shown() -> tuple[HolderShown, ...]:
-    """Every holder that is designed here."""
+Examples = Callable[[HolderKind, LengthUnit], Mapping[str, str]]
+
+
+def _none(kind: HolderKind, unit: LengthUnit) -> Mapping[str, str]:
+    return {}
+
+
+def holders_shown(own: Examples = _none) -> tuple[HolderShown, ...]:
+    """Every holder that is designed here; `own` are a shop's examples of what is asked, before the usual ones."""
+    said = {(kind, unit): own(kind, unit) for kind in HOLDERS for unit in LENGTH_UNITS}
     return tuple(
         HolderShown(
             one.code,
@@ -73,8 +84,8 @@ def holders_shown() -> tuple[HolderShown, ...]:
                 AskedShown(
                     ask.field,
                     ask.label,
-                    ask.inch,
-                    ask.mm,
+                    said[one.code, "in"].get(ask.field, ask.inch),
+                    said[one.code, "mm"].get(ask.field, ask.mm),
                     bool(getattr(ask.of, "optional", False)),
                     isinstance(ask.of, Extent),
                 )

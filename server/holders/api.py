@@ -19,7 +19,9 @@ from lathework.holders.design import Design
 from lathework.holders.workshop import designed
 from lathework.units import LengthUnit
 from server.devices.known import looks
+from server.holders.examples import examples
 from server.jobs.schemas import StoredDocument
+from server.kit.owned import things
 from server.site.document_model import Strict
 from server.site.files import file_answer, file_in_schema
 from server.site.problems import PROBLEMS, answer
@@ -69,8 +71,9 @@ class HolderDesigned(DesignShown):
 
 @router.get("/holders", response=list[HolderShown])
 def holders(request: HttpRequest) -> HttpResponse:
-    """The holders that are designed here, and what each asks for."""
-    return answer(holders_shown())
+    """The holders that are designed here, and what each asks for, with examples of the shop's own dies and bars."""
+    owned = things()
+    return answer(holders_shown(lambda kind, unit: examples(kind, owned, unit)))
 
 
 @router.post("/holders/{kind}", auth=looks, response={200: HolderDesigned, **PROBLEMS})

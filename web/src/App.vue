@@ -85,7 +85,7 @@ useKeys([
 }
 .top {
   display: flex;
-  gap: 14px;
+  gap: 12px;
   align-items: center;
   padding: 8px 24px;
   border-bottom: 1px solid var(--line);
@@ -101,13 +101,13 @@ useKeys([
   flex: none;
   display: flex;
   border: 1px solid var(--line);
-  border-radius: 8px;
+  border-radius: var(--round);
   overflow: hidden;
 }
 .units button {
   border: 0;
   background: var(--surface);
-  padding: 6px 14px;
+  padding: 4px 16px;
   cursor: pointer;
   white-space: nowrap;
 }
@@ -122,7 +122,7 @@ useKeys([
   font-weight: 700;
 }
 main {
-  padding: 20px 24px 32px;
+  padding: 16px 24px 32px;
   outline: none;
 }
 .bench main {
@@ -146,7 +146,7 @@ main {
     display: none;
   }
   .units button {
-    padding-inline: 10px;
+    padding-inline: 12px;
   }
   .frame:not(.bench) {
     grid-template-columns: minmax(0, 1fr);

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from lathework.holders.asks import HOLDER_KINDS
 from server.jobs.tests.case import ApiCase
+from server.kit.actions import add_typed
 
 BUSH = {"thread": "3/8-16", "seat": "5/8", "deep": "3/8"}
 
@@ -14,6 +15,26 @@ class Holders(ApiCase):
         self.assertEqual([one["code"] for one in told], list(HOLDER_KINDS))
         (bush,) = [one for one in told if one["code"] == "guide-bush"]
         self.assertEqual([ask["field"] for ask in bush["asks"] if not ask["optional"]], ["thread", "seat"])
+
+    def test_examples_are_the_shops_own_and_make_a_holder(self) -> None:
+        """Every holder by its examples, in both units, with the shop's dies and without any."""
+        self.every_example()
+        add_typed("M6-M10 dies 25 x 9, drawer\nM12 die 38 x 14, drawer\n20 mm mild steel bar 400 mm, rack")
+        told = {one["code"]: {ask["field"]: ask["mm"] for ask in one["asks"]} for one in self.get("/api/holders")}
+        self.assertEqual((told["floating"]["die"], told["floating"]["thick"]), ("25 mm", "9 mm"))
+        self.assertEqual((told["floating"]["bar"], told["die-stock"]["die"]), ("20 mm", "38 mm"))
+        self.every_example()
+
+    def every_example(self) -> None:
+        for one in self.get("/api/holders"):
+            for unit, example in (("in", "inch"), ("mm", "mm")):
+                typed = {ask["field"]: ask[example] for ask in one["asks"] if not ask["optional"]}
+                design = self.send("POST", f"/api/holders/{one['code']}", typed | {"unit": unit})
+                with self.subTest(one["code"], unit=unit):
+                    self.assertEqual(design.status_code, 200, design.content[:300])
+                    told = {conflict["code"] for conflict in design.json()["conflicts"]}
+                    self.assertLessEqual(told, {"near-size-die", "not-measured", "no-register"})
+                    self.assertTrue(design.json()["drawing"])
 
     def test_a_design_becomes_a_job_and_the_job_says_what_it_becomes(self) -> None:
         design = self.send("POST", "/api/holders/guide-bush", BUSH).json()

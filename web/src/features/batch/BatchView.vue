@@ -92,7 +92,7 @@ const empty = computed(() => told.value && !told.value.sizes.length && !told.val
 .batch {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 296px;
-  gap: 20px 24px;
+  gap: 16px 24px;
   align-items: start;
 }
 .batch > :not(.rows, .side) {
@@ -100,12 +100,12 @@ const empty = computed(() => told.value && !told.value.sizes.length && !told.val
 }
 .side {
   display: grid;
-  gap: 20px;
+  gap: 16px;
 }
 .now {
   display: grid;
   gap: 8px;
-  padding: 16px 20px;
+  padding: 16px 24px;
   background: var(--surface);
   border: 1px solid var(--line);
   border-radius: var(--round);
@@ -117,7 +117,7 @@ const empty = computed(() => told.value && !told.value.sizes.length && !told.val
 .head {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 24px;
+  gap: 4px 24px;
   align-items: baseline;
 }
 .pieces {
@@ -131,7 +131,7 @@ const empty = computed(() => told.value && !told.value.sizes.length && !told.val
 .card {
   display: grid;
   grid-template-columns: minmax(110px, max-content) 1fr;
-  gap: 4px 20px;
+  gap: 4px 24px;
 }
 .card dd {
   margin: 0;

@@ -46,7 +46,7 @@ b + span {
   line-height: 20px;
 }
 .size {
-  margin-left: 6px;
+  margin-left: 8px;
 }
 @media (max-width: 600px) {
   .marks,

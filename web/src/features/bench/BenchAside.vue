@@ -76,7 +76,7 @@ aside {
 @media (max-height: 790px) and (min-width: 901px) {
   aside,
   .measured {
-    gap: 6px;
+    gap: 4px;
   }
 }
 @media (max-width: 900px) {

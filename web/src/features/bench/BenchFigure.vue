@@ -188,13 +188,13 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
   flex-wrap: wrap;
   gap: 14px clamp(18px, 2.2vw, 36px);
   font-size: clamp(20px, 1.7vw, 26px);
-  margin-top: 10px;
+  margin-top: 8px;
 }
 .last {
   display: grid;
 }
 .read {
-  font-size: 1.3em;
+  font-size: var(--s20);
   font-weight: 700;
 }
 @media (max-width: 600px) {
@@ -212,9 +212,9 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
     font-size: var(--s16);
   }
   .row {
-    gap: 8px 18px;
+    gap: 8px 16px;
     font-size: var(--s16);
-    margin-top: 2px;
+    margin-top: 4px;
   }
 }
 </style>

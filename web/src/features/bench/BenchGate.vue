@@ -28,18 +28,18 @@ const emit = defineEmits<{ read: [] }>()
 .gate {
   grid-row: 2 / 4;
   display: grid;
-  gap: 22px;
+  gap: 24px;
   align-content: start;
   max-width: 46em;
   border-left: 8px solid var(--caution);
-  padding: 8px 0 8px 28px;
+  padding: 8px 0 8px 32px;
 }
 h1 {
   color: var(--caution);
 }
 ul {
   display: grid;
-  gap: 18px;
+  gap: 16px;
 }
 li strong {
   font-size: var(--s28);

@@ -165,25 +165,25 @@ const stands = computed(
 <style scoped>
 .gauge {
   display: grid;
-  gap: 14px;
+  gap: 12px;
   align-content: start;
 }
 .tried {
   display: grid;
   grid-template-columns: minmax(0, 220px) minmax(0, 240px) minmax(0, 1fr);
-  gap: 14px;
+  gap: 12px;
   align-items: center;
 }
 .verdicts {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(215px, 1fr));
-  gap: 10px;
+  gap: 8px;
 }
 .verdict {
   border: 2px solid var(--line);
   background: var(--surface);
   border-radius: var(--round);
-  padding: 18px 20px;
+  padding: 16px 24px;
   font-size: var(--s28);
   line-height: 1.15;
   text-align: left;
@@ -210,13 +210,13 @@ const stands = computed(
 .move {
   display: grid;
   grid-template-columns: auto minmax(0, 1fr);
-  gap: 20px;
+  gap: 16px;
   align-items: center;
 }
 .chances {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 28px;
+  gap: 8px 32px;
   margin-top: 8px;
   align-items: end;
 }
@@ -268,13 +268,13 @@ const stands = computed(
     display: none;
   }
   .verdict {
-    padding: 10px 14px;
+    padding: 8px 16px;
     min-height: 56px;
     font-size: var(--s20);
   }
   .move {
     grid-template-columns: minmax(0, 1fr);
-    gap: 6px;
+    gap: 4px;
   }
   .order,
   .said-words {

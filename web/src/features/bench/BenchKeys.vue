@@ -110,19 +110,19 @@ const second = computed(() => {
 .row {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 12px;
+  gap: 4px 12px;
 }
 .row :deep(.key) {
   border: 0;
   background: none;
   color: var(--muted);
-  padding: 12px 14px 12px 0;
+  padding: 12px 16px 12px 0;
   min-height: 48px;
   cursor: pointer;
   text-decoration: none;
   display: inline-flex;
   align-items: center;
-  gap: 6px;
+  gap: 4px;
 }
 .just {
   align-self: center;
@@ -133,16 +133,16 @@ const second = computed(() => {
   color: var(--good);
 }
 .code {
-  padding: 8px 18px;
+  padding: 8px 16px;
   border: 1px solid var(--line);
-  border-radius: 8px;
+  border-radius: var(--round);
 }
 .row :deep(.key:hover) {
   color: var(--lagoon);
 }
 @media (max-width: 1100px) {
   .row {
-    gap: 6px;
+    gap: 4px;
   }
   .row :deep(.key) {
     padding-right: 8px;
@@ -157,7 +157,7 @@ const second = computed(() => {
 @media (max-width: 600px) {
   .row {
     justify-content: space-between;
-    gap: 0 6px;
+    gap: 0 8px;
   }
   .just {
     order: -1;

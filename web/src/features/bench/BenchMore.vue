@@ -58,9 +58,9 @@ const speaks = 'speechSynthesis' in window
   gap: 4px;
   justify-items: start;
   max-width: 340px;
-  padding: 8px 18px 12px;
+  padding: 8px 16px 12px;
   border: 1px solid var(--line);
-  border-radius: 8px;
+  border-radius: var(--round);
 }
 .act,
 .more .plain {

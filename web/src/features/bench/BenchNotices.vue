@@ -55,7 +55,7 @@ const known = computed(() => props.since && moments.format(props.since))
 <style scoped>
 .notices {
   display: grid;
-  gap: 10px;
+  gap: 8px;
 }
 .notices:not(:has(> *)) {
   display: none;

@@ -90,7 +90,7 @@ const wanted = computed(() => props.bench.parts.reduce((sum, part) => sum + part
 <style scoped>
 .outcome {
   display: grid;
-  gap: 18px;
+  gap: 16px;
 }
 .big {
   font-size: var(--s44);
@@ -103,14 +103,14 @@ const wanted = computed(() => props.bench.parts.reduce((sum, part) => sum + part
 }
 .told {
   display: grid;
-  gap: 10px;
+  gap: 8px;
 }
 h2 {
   font-size: var(--s20);
   margin-top: 8px;
 }
 ol li {
-  padding: 5px 0;
+  padding: 4px 0;
   border-bottom: 1px solid var(--line);
 }
 .good {

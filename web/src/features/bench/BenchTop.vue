@@ -95,7 +95,7 @@ const query = computed(() => (props.bench.part > 1 ? { part: props.bench.part } 
   display: flex;
   flex-wrap: wrap;
   gap: 4px 8px;
-  margin-top: 6px;
+  margin-top: 4px;
 }
 .part {
   min-height: 40px;
@@ -166,7 +166,7 @@ const query = computed(() => (props.bench.part > 1 ? { part: props.bench.part } 
 @media (max-width: 900px) {
   .top {
     grid-template-columns: 1fr auto;
-    gap: 8px 20px;
+    gap: 8px 24px;
   }
   .bar {
     grid-row: 2;

@@ -53,7 +53,7 @@ const { told } = useUnits()
     width: 112px;
   }
   .dialled .fig :deep(input) {
-    padding-inline: 10px;
+    padding-inline: 12px;
   }
   .dialled > .plain {
     display: none;

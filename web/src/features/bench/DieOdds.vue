@@ -52,7 +52,7 @@ const mate = computed(() => props.odds.find((one) => one.goes_on)?.goes_on?.name
 <style scoped>
 .whole {
   display: grid;
-  gap: 6px;
+  gap: 4px;
 }
 table {
   border-collapse: collapse;
@@ -61,7 +61,7 @@ table {
 th,
 td {
   text-align: left;
-  padding: 1px 24px 1px 0;
+  padding: 0 24px 0 0;
   font-weight: 400;
 }
 thead th {
@@ -72,12 +72,12 @@ thead th {
   font-weight: 700;
 }
 tr:not(.here) :deep(.fig) {
-  font-size: 1em;
+  font-size: var(--s16);
 }
 @media (max-width: 600px) {
   th,
   td {
-    padding-right: 10px;
+    padding-right: 12px;
   }
 }
 </style>

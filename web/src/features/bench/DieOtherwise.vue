@@ -53,7 +53,7 @@ const screw = ref('')
 .line {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 12px;
+  gap: 4px 12px;
   align-items: center;
 }
 </style>

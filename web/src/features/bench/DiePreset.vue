@@ -130,10 +130,10 @@ const from = computed(() =>
 <style scoped>
 .preset {
   display: grid;
-  gap: 6px;
+  gap: 4px;
   border-left: 3px solid var(--lagoon);
   padding-left: 16px;
-  margin-top: 10px;
+  margin-top: 8px;
 }
 .stands {
   font-size: var(--s20);
@@ -141,19 +141,19 @@ const from = computed(() =>
 .row {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 20px;
+  gap: 8px 24px;
   align-items: center;
 }
 @media (max-height: 820px) and (min-width: 901px) {
   .preset {
-    gap: 2px;
-    margin-top: 2px;
+    gap: 4px;
+    margin-top: 4px;
   }
 }
 /* A phone keeps the button in sight. */
 @media (max-width: 600px) {
   .preset {
-    padding-left: 10px;
+    padding-left: 12px;
   }
   .elsewhere:not(.asked) {
     display: none;

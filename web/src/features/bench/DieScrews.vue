@@ -45,7 +45,7 @@ svg {
 .die {
   fill: var(--metal);
   stroke: var(--ink);
-  stroke-width: 2;
+  stroke-width: 1.6;
 }
 .bore {
   fill: var(--ground);
@@ -54,7 +54,7 @@ svg {
 }
 .split {
   stroke: var(--ink);
-  stroke-width: 1.4;
+  stroke-width: 1.6;
 }
 .screw {
   fill: var(--surface);
@@ -63,7 +63,7 @@ svg {
 }
 .way {
   fill: none;
-  stroke-width: 3;
+  stroke-width: 2.4;
   stroke-linecap: round;
   stroke-linejoin: round;
 }

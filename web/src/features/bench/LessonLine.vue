@@ -23,6 +23,6 @@ defineProps<{ lessons: readonly Schemas['LessonShown'][] }>()
 }
 .lesson {
   border-left: 5px solid var(--lagoon);
-  padding: 4px 14px;
+  padding: 4px 16px;
 }
 </style>

@@ -43,22 +43,22 @@ const { told, text } = useUnits()
 
 <style scoped>
 .live {
-  margin-top: 14px;
+  margin-top: 12px;
   border: 1px solid var(--line);
   border-radius: var(--round);
-  padding: 10px 16px;
+  padding: 8px 16px;
   display: grid;
-  gap: 6px;
+  gap: 4px;
 }
 .axes {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 24px;
+  gap: 4px 24px;
 }
 .axis {
   flex: 1 1 240px;
   display: flex;
-  gap: 4px 10px;
+  gap: 4px 12px;
   align-items: center;
 }
 .axis .small {

@@ -29,12 +29,12 @@ const HOST = 'the host'
 <style scoped>
 .meanwhile {
   display: flex;
-  gap: 14px;
+  gap: 12px;
   align-items: baseline;
   border-left: 5px solid var(--lagoon);
   background: var(--quiet);
   border-radius: 0 var(--round) var(--round) 0;
-  padding: 8px 14px;
+  padding: 8px 16px;
   max-height: 7.5em;
   overflow-y: auto;
 }

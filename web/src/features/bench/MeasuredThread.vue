@@ -112,7 +112,7 @@ const unlikely = computed(() =>
 .wires {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 14px;
+  gap: 8px 16px;
   align-items: flex-start;
 }
 .wires > .fig {

@@ -79,7 +79,7 @@ useKeys([{ key: 't', label: 'next pass', run: on, whenEmpty: true }])
   border-radius: var(--round);
   background: var(--surface);
   color: inherit;
-  padding: 6px 22px;
+  padding: 4px 24px;
   min-width: 230px;
   cursor: pointer;
   display: grid;

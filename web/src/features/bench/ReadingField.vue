@@ -80,7 +80,7 @@ defineExpose({ focus: () => field.value?.focus() })
   min-width: 0;
   display: flex;
   flex-wrap: wrap;
-  gap: 10px 16px;
+  gap: 8px 16px;
 }
 .reading {
   flex: 1 1 280px;
@@ -90,7 +90,7 @@ defineExpose({ focus: () => field.value?.focus() })
   border: 3px solid var(--lagoon);
   border-radius: var(--round);
   background: var(--surface);
-  padding: 0 18px;
+  padding: 0 16px;
   font-size: var(--s28);
 }
 .reading.wrong {
@@ -125,7 +125,7 @@ defineExpose({ focus: () => field.value?.focus() })
   }
   .reading {
     flex: 1 1 150px;
-    padding: 0 10px;
+    padding: 0 12px;
   }
   .reading input {
     font-size: var(--s28);

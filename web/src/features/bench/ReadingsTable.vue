@@ -46,7 +46,7 @@ th,
 td {
   text-align: right;
   font-weight: 400;
-  padding: 2px 0 2px 12px;
+  padding: 4px 0 4px 12px;
 }
 td {
   font-size: var(--s20);

@@ -110,7 +110,7 @@ const check = computed(() => choices.value?.mistakes.find((one) => one.code === 
   background: var(--surface);
   border: 2px solid var(--lagoon);
   border-radius: var(--round);
-  padding: 14px 18px;
+  padding: 12px 16px;
 }
 .means {
   color: var(--muted);

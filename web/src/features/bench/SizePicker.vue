@@ -48,7 +48,7 @@ const marks = computed(() =>
 .sizes {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 18px;
+  gap: 4px 16px;
   align-items: center;
 }
 /* Two a row, their words wrap. */
@@ -59,7 +59,7 @@ const marks = computed(() =>
   flex: 1 1 40%;
   height: auto;
   min-width: 0;
-  padding: 4px 10px;
+  padding: 4px 12px;
 }
 .choices :deep(.v-btn__content) {
   white-space: normal;
@@ -73,7 +73,7 @@ const marks = computed(() =>
 .band {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 14px;
+  gap: 4px 16px;
   align-items: baseline;
 }
 </style>

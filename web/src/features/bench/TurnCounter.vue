@@ -131,7 +131,7 @@ useKeys([{ key: 't', label: 'count a turn', run: on, whenEmpty: true }])
   flex-wrap: wrap;
   gap: 8px 24px;
   align-items: center;
-  margin-top: 34px;
+  margin-top: 32px;
   flex: 1 1 320px;
 }
 .big {
@@ -139,7 +139,7 @@ useKeys([{ key: 't', label: 'count a turn', run: on, whenEmpty: true }])
   border-radius: var(--round);
   background: var(--surface);
   color: inherit;
-  padding: 6px 22px;
+  padding: 4px 24px;
   min-width: 210px;
   cursor: pointer;
   display: grid;
@@ -170,7 +170,7 @@ useKeys([{ key: 't', label: 'count a turn', run: on, whenEmpty: true }])
 .row {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 18px;
+  gap: 4px 16px;
   align-items: center;
 }
 .more {
@@ -190,8 +190,8 @@ useKeys([{ key: 't', label: 'count a turn', run: on, whenEmpty: true }])
   .counter {
     display: grid;
     grid-template-columns: auto minmax(0, 1fr);
-    margin-top: 6px;
-    gap: 4px 14px;
+    margin-top: 4px;
+    gap: 4px 16px;
   }
   .big {
     min-width: 150px;

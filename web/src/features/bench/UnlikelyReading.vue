@@ -32,11 +32,11 @@ const emit = defineEmits<{ meant: [text: string]; sure: [] }>()
 .unlikely {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 14px;
+  gap: 8px 16px;
   align-items: center;
   border: 2px solid var(--caution);
   border-radius: var(--round);
-  padding: 8px 14px;
+  padding: 8px 16px;
   font-size: var(--s20);
 }
 </style>

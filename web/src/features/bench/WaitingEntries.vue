@@ -69,26 +69,26 @@ function words({ said }: Waiting): string {
 <style scoped>
 .waiting {
   border-left: 5px solid var(--lagoon);
-  padding: 2px 14px;
+  padding: 4px 16px;
   background: var(--surface);
 }
 .waiting.refused {
   border-color: var(--stop);
 }
 summary {
-  padding: 6px 0;
+  padding: 4px 0;
   cursor: pointer;
 }
 ol {
   margin: 0;
-  padding-left: 1.4em;
+  padding-left: 24px;
   max-height: 22vh;
   overflow-y: auto;
 }
 .acts {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 14px;
-  margin-top: 6px;
+  gap: 8px 16px;
+  margin-top: 4px;
 }
 </style>

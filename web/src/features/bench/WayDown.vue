@@ -97,7 +97,7 @@ const named = computed(() => {
 <style scoped>
 .way {
   min-width: 0;
-  margin-top: 20px;
+  margin-top: 16px;
 }
 /* Where the page has the height for it. */
 @media (max-height: 799px), (max-width: 1100px) {
@@ -124,12 +124,12 @@ svg {
 .left {
   stroke: var(--coral);
   stroke-width: 1.6;
-  stroke-dasharray: 5 4;
+  stroke-dasharray: 6 4;
 }
 .was {
   fill: var(--ink);
   stroke: var(--ground);
-  stroke-width: 2;
+  stroke-width: 1.6;
 }
 .now {
   fill: var(--ground);
@@ -141,7 +141,7 @@ text {
   fill: var(--ink);
 }
 .note {
-  font-size: 14px;
+  font-size: var(--s14);
   fill: var(--muted);
 }
 .middle {

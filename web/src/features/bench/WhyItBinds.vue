@@ -38,7 +38,7 @@ const asked = computed(() => props.bench.causes[props.ruled])
 <style scoped>
 .why {
   display: grid;
-  gap: 10px;
+  gap: 8px;
 }
 .look {
   font-size: clamp(20px, 3vh, 28px);
@@ -48,7 +48,7 @@ const asked = computed(() => props.bench.causes[props.ruled])
 }
 @media (max-width: 600px) {
   .why {
-    gap: 6px;
+    gap: 4px;
   }
   .look {
     font-size: var(--s20);
@@ -57,7 +57,7 @@ const asked = computed(() => props.bench.causes[props.ruled])
 .row {
   display: flex;
   flex-wrap: wrap;
-  gap: 10px 20px;
+  gap: 8px 24px;
   align-items: center;
 }
 </style>

@@ -27,7 +27,7 @@ const emit = defineEmits<{ keeps: [how: 'kept' | 'each'] }>()
 .keeps {
   display: flex;
   flex-wrap: wrap;
-  gap: 10px 16px;
+  gap: 8px 16px;
   align-items: center;
 }
 </style>

@@ -9,7 +9,7 @@ import WaitingSign from '@/shared/controls/WaitingSign.vue'
 import SheetDrawing from '@/shared/drawing/SheetDrawing.vue'
 
 /** Change gears for a pitch: every train of the wheels one owns, what each is off, when the nuts may be closed. */
-const { typed, lathes, take, found, wrong, whole, problem } = useGears()
+const { typed, lathes, take, found, wrong, whole, example, problem } = useGears()
 const FIELDS: { field: GearField; label: string; hint: string }[] = [
   { field: 'pitch', label: 'Pitch or thread', hint: '13 tpi, 1.5 mm, M10' },
   { field: 'leadscrew', label: 'Leadscrew', hint: '8 tpi, 3 mm' },
@@ -20,7 +20,9 @@ const FIELDS: { field: GearField; label: string; hint: string }[] = [
   { field: 'length', label: 'Thread length', hint: '1 in' },
 ]
 const picked = ref(0)
-const trains = computed(() => (whole.value && !problem.value ? (found.value?.trains ?? []) : []))
+const trains = computed(() =>
+  (whole.value || example.value) && !problem.value ? (found.value?.trains ?? []) : [],
+)
 const shown = computed(() => trains.value[picked.value] ?? trains.value[0])
 </script>
 
@@ -45,7 +47,16 @@ const shown = computed(() => trains.value[picked.value] ?? trains.value[0])
       />
     </form>
     <p v-if="problem && !problem.errors.length" class="field-error" role="alert">{{ problem.message }}</p>
-    <div v-if="whole && found && !problem" class="answer">
+    <p v-if="example" class="muted">
+      Type a pitch or a thread, and the leadscrew pitch. The gears come from your lathe in Shop, if you have
+      entered them.<template v-if="trains.length"> An example:</template>
+    </p>
+    <div
+      v-if="found && !problem && (whole || (example && trains.length))"
+      class="answer"
+      :class="{ example }"
+      :inert="example"
+    >
       <section aria-label="Trains">
         <p class="ratio">
           {{ found.pitch }} with a {{ found.leadscrew }} leadscrew: the leadscrew makes
@@ -74,28 +85,25 @@ const shown = computed(() => trains.value[picked.value] ?? trains.value[0])
       <SheetDrawing v-if="shown?.drawing" class="train" :sheet="shown.drawing" />
     </div>
     <WaitingSign v-else-if="whole && !problem" what="the trains" />
-    <p v-else-if="!whole" class="muted">
-      Type a pitch or a thread, and the leadscrew pitch. The gears come from your lathe in Shop, if you have
-      entered them.
-    </p>
+    <p v-else-if="!whole && !example" class="muted">Type the leadscrew pitch.</p>
   </div>
 </template>
 
 <style scoped>
 .page {
   display: grid;
-  gap: 14px;
+  gap: 12px;
   max-width: 1100px;
 }
 .lathes {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 18px;
+  gap: 4px 16px;
 }
 .fields {
   display: grid;
   grid-template-columns: repeat(6, minmax(0, 1fr));
-  gap: 14px;
+  gap: 12px;
 }
 .pitch,
 .leadscrew {
@@ -121,8 +129,12 @@ const shown = computed(() => trains.value[picked.value] ?? trains.value[0])
   grid-template-columns: minmax(0, 3fr) minmax(0, 2fr);
   gap: 24px;
 }
+/* What it would look like: gone at the first key. */
+.example {
+  opacity: 0.55;
+}
 .ratio {
-  font-size: 1.1em;
+  font-size: var(--s16);
 }
 .train {
   width: 100%;

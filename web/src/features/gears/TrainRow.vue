@@ -45,9 +45,9 @@ const asked = ref<Figure | null>(null)
 li {
   display: grid;
   grid-template-columns: minmax(0, 1fr) auto;
-  gap: 2px 18px;
+  gap: 4px 16px;
   align-items: center;
-  padding: 7px 0 7px 10px;
+  padding: 8px 0 8px 12px;
   border-bottom: 1px solid var(--line);
   border-left: 3px solid transparent;
 }
@@ -63,7 +63,7 @@ li {
 }
 .words .fig {
   white-space: nowrap;
-  font-size: 1.2em;
+  font-size: var(--s20);
   font-weight: 700;
 }
 small {
@@ -76,7 +76,7 @@ small {
 .off {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 14px;
+  gap: 4px 16px;
 }
 .working {
   grid-column: 1 / -1;

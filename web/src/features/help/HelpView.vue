@@ -76,26 +76,26 @@ const found = computed(() => {
 .help {
   display: grid;
   grid-template-columns: minmax(0, 1fr);
-  gap: 28px;
+  gap: 24px;
   max-width: 1240px;
 }
 .ideas {
   display: grid;
-  gap: 20px 48px;
+  gap: 16px 48px;
   grid-template-columns: repeat(auto-fit, minmax(min(520px, 100%), 1fr));
 }
 article {
   display: grid;
   grid-template-columns: minmax(0, 240px) minmax(0, 1fr);
-  gap: 20px;
+  gap: 16px;
   align-items: start;
 }
 article p {
-  margin-top: 6px;
+  margin-top: 4px;
 }
 .seek {
   max-width: 380px;
-  margin: 10px 0 14px;
+  margin: 8px 0 12px;
 }
 dl {
   columns: 2 340px;
@@ -103,7 +103,7 @@ dl {
 }
 dl > div {
   break-inside: avoid;
-  padding: 5px 0;
+  padding: 4px 0;
   border-bottom: 1px solid var(--line);
 }
 dt {
@@ -114,7 +114,7 @@ dt .muted {
 }
 ol {
   list-style: decimal;
-  padding-left: 1.4em;
+  padding-left: 24px;
   display: grid;
   gap: 4px;
   margin: 8px 0;

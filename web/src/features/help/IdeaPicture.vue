@@ -105,7 +105,7 @@ text {
 .hole {
   fill: var(--ground);
   stroke: var(--ink);
-  stroke-width: 1.4;
+  stroke-width: 1.6;
 }
 .band {
   fill: var(--shade);
@@ -113,12 +113,12 @@ text {
 }
 .axis {
   stroke: var(--muted);
-  stroke-dasharray: 14 4 3 4;
+  stroke-dasharray: 14 3 3 3;
   fill: none;
 }
 .dash {
   stroke: var(--muted);
-  stroke-dasharray: 4 4;
+  stroke-dasharray: 6 4;
   fill: none;
 }
 .line {

@@ -46,9 +46,9 @@ const set = (field: string, size: string) => (own.value = { ...own.value, [field
 li {
   display: grid;
   grid-template-columns: 190px minmax(0, 1fr);
-  gap: 2px 20px;
+  gap: 4px 24px;
   align-items: center;
-  padding: 6px 0;
+  padding: 4px 0;
   border-bottom: 1px solid var(--line);
 }
 /* What one sets oneself stands under the reason. */

@@ -47,6 +47,6 @@ const apart = computed(() => how.value === 'apart')
 .files {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 20px;
+  gap: 4px 24px;
 }
 </style>

@@ -20,6 +20,7 @@ const {
   code,
   holder,
   whole,
+  example,
   found,
   problem,
   busy,
@@ -77,14 +78,18 @@ const label = (one: { label: string; size: boolean }) =>
         <p v-if="trouble" class="field-error" role="alert">{{ trouble.message }}</p>
         <FittersOnly>
           <p class="act">
-            <BusyButton type="submit" color="secondary" size="large" :busy="busy" :disabled="!found"
+            <BusyButton type="submit" color="secondary" size="large" :busy="busy" :disabled="!found || !whole"
               >Start the job</BusyButton
             >
             <span class="muted">Starts a new job. You can change everything on its plan.</span>
           </p>
         </FittersOnly>
       </form>
-      <section v-if="found && whole" class="design" aria-label="Design">
+      <section v-if="found && example" class="design example" aria-label="Example" inert>
+        <p class="muted">An example: {{ found.title }}</p>
+        <HolderDrawings :design="found" :file-at="fileAt" />
+      </section>
+      <section v-else-if="found && whole" class="design" aria-label="Design">
         <HolderDrawings :design="found" :file-at="fileAt" />
         <ul v-if="found.conflicts.length" class="conflicts" aria-label="Problems with this design">
           <li v-for="one in found.conflicts" :key="one.code">◆ {{ one.text }}</li>
@@ -99,7 +104,7 @@ const label = (one: { label: string; size: boolean }) =>
 <style scoped>
 .page {
   display: grid;
-  gap: 14px;
+  gap: 12px;
   max-width: 1180px;
 }
 /* Each by itself: there are more of them than a row holds. */
@@ -112,7 +117,7 @@ const label = (one: { label: string; size: boolean }) =>
 .kinds .v-btn {
   min-height: 44px;
   border: 1px solid var(--line);
-  border-radius: 8px;
+  border-radius: var(--round);
 }
 .halves {
   display: grid;
@@ -130,6 +135,10 @@ const label = (one: { label: string; size: boolean }) =>
   flex-wrap: wrap;
   gap: 8px 16px;
   align-items: center;
+}
+/* What it would look like: gone at the first key. */
+.example {
+  opacity: 0.55;
 }
 .conflicts {
   color: var(--caution);

@@ -53,11 +53,27 @@ export function useHolder() {
   const whole = computed(
     () => !!holder.value?.asks.every((one) => one.optional || typed.value[one.field as keyof Typed]?.trim()),
   )
+  /** Nothing that must be said is typed yet: an example is drawn, of the shop's own things where it has some. */
+  const example = computed(
+    () => !holder.value?.asks.some((one) => !one.optional && typed.value[one.field as keyof Typed]?.trim()),
+  )
+  const examples = computed(() =>
+    Object.fromEntries(
+      (holder.value?.asks ?? [])
+        .filter((one) => !one.optional)
+        .map((one) => [one.field, unit.value === 'in' ? one.inch : one.mm]),
+    ),
+  )
   /** Sizes of dimensions that one sets oneself, by their fields; each kind of holder has its own. */
   const own = ref<Record<string, string>>({})
   watch(code, () => (own.value = {}))
   const set = computed(() => Object.fromEntries(Object.entries(own.value).filter(([, size]) => size.trim())))
-  const asked = computed(() => ({ ...typed.value, unit: unit.value, own: set.value }))
+  const asked = computed(() => ({
+    ...typed.value,
+    ...(example.value ? examples.value : {}),
+    unit: unit.value,
+    own: set.value,
+  }))
   /** Where the holder is as a file. */
   function fileAt(file: string, apart = false): string {
     const told = Object.entries({ ...typed.value, unit: unit.value }).filter(([, size]) => size)
@@ -75,7 +91,10 @@ export function useHolder() {
     )
   const { found, problem } = useLive(
     'holder',
-    () => (whole.value ? { kind: code.value, body: asked.value, narrow: narrow.value } : null),
+    () =>
+      holder.value && (whole.value || example.value)
+        ? { kind: code.value, body: asked.value, narrow: narrow.value }
+        : null,
     ({ kind, body }) => design(kind, body),
   )
 
@@ -107,6 +126,7 @@ export function useHolder() {
     code,
     holder,
     whole,
+    example,
     found,
     problem,
     busy,

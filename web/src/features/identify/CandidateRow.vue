@@ -94,9 +94,9 @@ const MARKS = { for: '+', against: '−', 'either way': '·' } as const
   width: 100%;
   display: grid;
   grid-template-columns: 4.5em 120px 9em minmax(0, 1fr);
-  gap: 4px 14px;
+  gap: 4px 16px;
   align-items: baseline;
-  padding: 9px 4px;
+  padding: 8px 4px;
   text-align: left;
 }
 .percent {
@@ -121,7 +121,7 @@ const MARKS = { for: '+', against: '−', 'either way': '·' } as const
   font-size: var(--s20);
 }
 .why {
-  padding: 2px 4px 14px;
+  padding: 4px 4px 12px;
   display: grid;
   gap: 8px;
 }
@@ -132,14 +132,14 @@ th {
   font-size: var(--s14);
 }
 td {
-  padding: 3px 18px 3px 0;
+  padding: 4px 16px 4px 0;
 }
 .note {
   color: var(--caution);
 }
 .ways {
   display: flex;
-  gap: 18px;
+  gap: 16px;
   align-items: center;
 }
 @media (max-width: 1000px) {

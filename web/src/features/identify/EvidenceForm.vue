@@ -145,7 +145,7 @@ const pick = (field: keyof Evidence) => choices.value?.evidence[field] ?? []
 <style scoped>
 .evidence {
   display: grid;
-  gap: 14px;
+  gap: 12px;
   align-content: start;
 }
 fieldset {
@@ -154,7 +154,7 @@ fieldset {
   margin: 0;
   padding: 0 0 0 12px;
   display: grid;
-  gap: 6px;
+  gap: 4px;
 }
 fieldset.asked {
   border-left-color: var(--coral);

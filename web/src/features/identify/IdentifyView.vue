@@ -102,7 +102,7 @@ async function take(designation: string, probability: number) {
 .identify {
   display: grid;
   grid-template-columns: 320px minmax(0, 1fr);
-  gap: 24px 36px;
+  gap: 24px 32px;
 }
 aside,
 .answer {
@@ -113,14 +113,14 @@ aside,
 .head {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 14px;
+  gap: 4px 16px;
   align-items: baseline;
 }
 .next {
   border-left: 6px solid var(--coral);
   background: var(--surface);
   border-radius: 0 var(--round) var(--round) 0;
-  padding: 14px 20px;
+  padding: 12px 24px;
   display: grid;
   gap: 4px;
 }
@@ -135,7 +135,7 @@ aside,
 .meanings {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 28px;
+  gap: 4px 32px;
 }
 .meanings li::before {
   content: '→ ';
@@ -163,7 +163,7 @@ h2 {
 @media (max-width: 900px) {
   .identify {
     grid-template-columns: 260px minmax(0, 1fr);
-    gap: 20px;
+    gap: 16px;
   }
   .sentence {
     font-size: var(--s20);

@@ -50,7 +50,7 @@ const per = (share: number) => (share >= 0.1 ? (share * 100).toFixed(0) : (share
 ul {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(260px, 1fr));
-  gap: 4px 20px;
-  margin-top: 6px;
+  gap: 4px 24px;
+  margin-top: 4px;
 }
 </style>

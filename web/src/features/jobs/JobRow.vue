@@ -81,9 +81,9 @@ const words = computed(() => {
 .job {
   display: grid;
   grid-template-columns: minmax(0, 5fr) minmax(0, 5fr) 168px;
-  gap: 4px 28px;
+  gap: 4px 32px;
   align-items: center;
-  padding: 14px 0;
+  padding: 12px 0;
   border-bottom: 1px solid var(--line);
 }
 h3 {

@@ -40,9 +40,9 @@ watch(now, (told) => (job.value = told?.job ?? 0), { immediate: true })
   margin-top: 12px;
 }
 .lead {
-  margin-right: 6px;
+  margin-right: 8px;
 }
 .week {
-  margin-left: 14px;
+  margin-left: 16px;
 }
 </style>

@@ -185,7 +185,7 @@ useKeys([{ key: 'n', label: 'start a new job', run: () => void start() }])
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 18px;
+  gap: 16px;
 }
 .head h1 {
   margin-right: auto;
@@ -194,7 +194,7 @@ useKeys([{ key: 'n', label: 'start a new job', run: () => void start() }])
 .shelves {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 18px;
+  gap: 4px 16px;
   margin-top: 12px;
   align-items: baseline;
 }
@@ -206,22 +206,22 @@ useKeys([{ key: 'n', label: 'start a new job', run: () => void start() }])
   flex: 0 1 340px;
 }
 .shelves {
-  margin-left: -6px;
+  margin-left: -8px;
 }
 .shelves .fig {
-  margin-left: 6px;
+  margin-left: 8px;
 }
 .shelves button[aria-pressed='true'] {
   color: var(--ink);
   font-weight: 700;
 }
 .more {
-  margin-top: 14px;
+  margin-top: 12px;
 }
 .group {
   font-size: var(--s16);
   color: var(--muted);
-  margin-top: 22px;
+  margin-top: 24px;
   border-bottom: 2px solid var(--ink);
   padding-bottom: 4px;
 }

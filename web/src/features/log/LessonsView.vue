@@ -75,7 +75,7 @@ const most = (bars: readonly { count: number }[]) => Math.max(...bars.map((bar) 
 <style scoped>
 .lessons {
   display: grid;
-  gap: 18px;
+  gap: 16px;
   max-width: 1100px;
 }
 .head {
@@ -93,11 +93,11 @@ figure {
 }
 figcaption {
   font-weight: 700;
-  margin-bottom: 6px;
+  margin-bottom: 4px;
 }
 dl {
   display: grid;
-  gap: 6px;
+  gap: 4px;
 }
 dd {
   display: grid;
@@ -118,11 +118,11 @@ ol {
   list-style: none;
   padding: 0;
   display: grid;
-  gap: 14px;
+  gap: 12px;
 }
 li {
   border-left: 5px solid var(--lagoon);
-  padding: 2px 16px;
+  padding: 4px 16px;
 }
 li strong {
   font-size: var(--s20);

@@ -49,7 +49,7 @@ table {
   border-collapse: collapse;
 }
 td {
-  padding: 7px 12px 7px 0;
+  padding: 8px 12px 8px 0;
   border-bottom: 1px solid var(--line);
   vertical-align: baseline;
 }
@@ -69,7 +69,7 @@ a {
   tr {
     display: flex;
     flex-wrap: wrap;
-    gap: 2px 12px;
+    gap: 4px 12px;
     padding: 8px 0;
     border-bottom: 1px solid var(--line);
   }

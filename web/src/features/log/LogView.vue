@@ -114,7 +114,7 @@ summary h2 {
 }
 .log {
   display: grid;
-  gap: 20px;
+  gap: 16px;
   max-width: 1200px;
 }
 .head {
@@ -136,7 +136,7 @@ h2 {
 .jobs li {
   display: grid;
   grid-template-columns: minmax(0, 3fr) 1.2fr 1.4fr 1fr 1.8fr minmax(0, 2.4fr);
-  gap: 4px 18px;
+  gap: 4px 16px;
   padding: 8px 0;
   border-bottom: 1px solid var(--line);
   align-items: baseline;

@@ -159,14 +159,14 @@ const add = (end: Schemas['BoreIn']['end'], at: string) =>
 .add {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 18px;
+  gap: 4px 16px;
 }
 li {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 16px;
+  gap: 4px 16px;
   align-items: baseline;
-  padding: 3px 0;
+  padding: 4px 0;
   border-bottom: 1px solid var(--line);
 }
 </style>

@@ -52,13 +52,13 @@ table {
   border-left: 5px solid var(--lagoon);
   background: var(--quiet);
   border-radius: 0 var(--round) var(--round) 0;
-  padding: 8px 14px;
+  padding: 8px 16px;
   display: grid;
   gap: 8px;
 }
 th {
   text-align: left;
-  padding: 4px 18px 4px 0;
+  padding: 4px 16px 4px 0;
   font-weight: 400;
 }
 thead th {

@@ -146,10 +146,10 @@ function choose(fact: Fact, code: unknown) {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(240px, 1fr));
   gap: 12px;
-  padding: 6px 0 14px;
+  padding: 4px 0 12px;
 }
 .tell {
-  padding: 2px 4px 0;
+  padding: 4px 4px 0;
 }
 .wide {
   grid-column: 1 / -1;

@@ -34,10 +34,10 @@ fieldset {
   margin: 0;
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 18px;
+  gap: 4px 16px;
 }
 legend {
   padding: 0;
-  margin-bottom: 2px;
+  margin-bottom: 4px;
 }
 </style>

@@ -127,12 +127,12 @@ async function leave(what: 'archive' | 'remove', text: string) {
 <style scoped>
 .end {
   display: grid;
-  gap: 10px;
+  gap: 8px;
 }
 .files {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 20px;
+  gap: 4px 24px;
   align-items: baseline;
 }
 .spring {

@@ -41,7 +41,7 @@ section {
   display: grid;
   align-content: start;
   grid-template-columns: minmax(0, 1fr);
-  padding: 6px 12px 6px 0;
+  padding: 4px 12px 4px 0;
   border: 0;
   background: none;
   font-size: var(--s14);
@@ -96,7 +96,7 @@ section {
     gap: 8px;
     min-height: 44px;
     align-items: center;
-    padding: 10px 0;
+    padding: 8px 0;
     border-top: 1px solid var(--line);
     font-size: var(--s16);
     line-height: inherit;

@@ -70,7 +70,7 @@ const after = (fact: Fact) =>
 .line {
   display: flex;
   flex-wrap: wrap;
-  gap: 0 14px;
+  gap: 0 16px;
   align-items: baseline;
 }
 </style>

@@ -71,7 +71,7 @@ const drop = () =>
 .tabs {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 14px;
+  gap: 4px 16px;
   align-items: baseline;
 }
 .one {
@@ -80,7 +80,7 @@ const drop = () =>
   background: none;
   border: 0;
   border-bottom: 4px solid var(--line);
-  padding: 4px 14px 4px 4px;
+  padding: 4px 16px 4px 4px;
   cursor: pointer;
   min-width: 96px;
   text-align: left;

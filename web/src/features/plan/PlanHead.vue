@@ -52,7 +52,7 @@ const emit = defineEmits<{ set: [string]; commit: []; bench: [] }>()
 @media (max-width: 900px) {
   .head {
     grid-template-columns: minmax(0, 1fr);
-    gap: 14px;
+    gap: 12px;
   }
 }
 </style>

@@ -101,7 +101,7 @@ const sentence = computed(() =>
 
 <style scoped>
 ul {
-  padding: 2px 4px 12px;
+  padding: 4px 4px 12px;
   display: grid;
   gap: 4px;
 }

@@ -313,7 +313,7 @@ useKeys([
 .parts {
   display: flex;
   flex-wrap: wrap;
-  gap: 10px 24px;
+  gap: 8px 24px;
   align-items: baseline;
 }
 .parts > nav {
@@ -338,7 +338,7 @@ useKeys([
 .work {
   display: grid;
   grid-template-columns: minmax(0, 340px) minmax(0, 1fr);
-  gap: 20px;
+  gap: 16px;
   align-items: start;
 }
 .seen {
@@ -361,7 +361,7 @@ useKeys([
   color: var(--caution);
 }
 .against {
-  padding: 10px 14px;
+  padding: 8px 16px;
   border: 1px solid var(--caution);
   border-radius: var(--round);
 }
@@ -370,7 +370,7 @@ useKeys([
     grid-template-columns: minmax(0, 1fr);
   }
   .seen {
-    order: -1;
+    order: 1;
   }
 }
 @media (max-width: 520px) {

@@ -115,7 +115,7 @@ function follow(one: Schemas['SchoolShown']) {
 
 <style scoped>
 .thread {
-  padding: 4px 0 10px;
+  padding: 4px 0 8px;
 }
 .sides {
   display: grid;
@@ -131,7 +131,7 @@ function follow(one: Schemas['SchoolShown']) {
 .schools {
   display: grid;
   grid-template-columns: max-content minmax(0, 1fr);
-  gap: 4px 18px;
+  gap: 4px 16px;
   padding: 12px 0;
 }
 dt {

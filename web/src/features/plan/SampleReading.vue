@@ -55,14 +55,14 @@ const { nominals: offered, off } = useNominals(() => ({
 .sample {
   display: inline-flex;
   flex-wrap: wrap;
-  gap: 2px 8px;
+  gap: 4px 8px;
   align-items: baseline;
 }
 .offer {
   border: 1px solid var(--line);
-  border-radius: 6px;
+  border-radius: var(--tight);
   background: var(--surface);
-  padding: 1px 8px;
+  padding: 0 8px;
   cursor: pointer;
 }
 .offer:hover:enabled {

@@ -263,9 +263,9 @@ const edit = (at: number, field: string) => ({
 li {
   display: grid;
   grid-template-columns: 18px 140px minmax(120px, 1.2fr) minmax(136px, 1fr) minmax(124px, 1fr) auto;
-  gap: 2px 12px;
+  gap: 4px 12px;
   align-items: baseline;
-  padding: 3px 0;
+  padding: 4px 0;
   border-bottom: 1px solid var(--line);
 }
 .n {
@@ -276,7 +276,7 @@ li {
   grid-column: 2 / -1;
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 28px;
+  gap: 4px 32px;
 }
 .tools {
   white-space: nowrap;
@@ -284,7 +284,7 @@ li {
 .whole {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 20px;
+  gap: 4px 24px;
   align-items: baseline;
 }
 @media (max-width: 900px) {

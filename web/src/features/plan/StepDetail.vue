@@ -78,7 +78,7 @@ const working = computed(() => props.step.figures.find((f) => f.key === asked.va
 .passes {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 10px;
+  gap: 4px 12px;
 }
 .figures {
   display: flex;

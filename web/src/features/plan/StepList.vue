@@ -42,25 +42,58 @@ function ends(at: number): string {
 .step {
   display: grid;
   grid-template-columns: 28px 1fr auto;
-  gap: 10px;
+  gap: 8px;
   width: 100%;
   text-align: left;
   border: 0;
   border-left: 4px solid transparent;
   border-radius: 0 var(--round) var(--round) 0;
   background: none;
-  padding: 4px 10px 4px 4px;
+  padding: 4px 12px 4px 4px;
   cursor: pointer;
   align-items: baseline;
 }
 .end {
-  padding: 6px 0 0 42px;
+  padding: 4px 0 0 48px;
   font-weight: 700;
 }
 @media (pointer: coarse) {
   .step {
     min-height: 44px;
     align-items: center;
+  }
+}
+@media (max-width: 1100px) {
+  .steps {
+    position: relative;
+    display: flex;
+    align-items: stretch;
+    gap: 8px;
+    overflow-x: auto;
+    scrollbar-width: thin;
+  }
+  .steps li {
+    flex: 0 0 196px;
+    display: grid;
+    align-content: end;
+  }
+  .end {
+    padding: 0;
+  }
+  .step {
+    grid-template-columns: 24px 1fr;
+    gap: 0 8px;
+    align-content: start;
+    min-height: 72px;
+    border-left: 0;
+    border-bottom: 4px solid transparent;
+    border-radius: var(--round) var(--round) 0 0;
+  }
+  .step .key {
+    grid-column: 2;
+  }
+  .chosen {
+    border-bottom-color: var(--lagoon);
   }
 }
 .step:hover {

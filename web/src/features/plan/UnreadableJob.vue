@@ -108,7 +108,7 @@ async function remove() {
 <style scoped>
 .unreadable {
   display: grid;
-  gap: 14px;
+  gap: 12px;
   max-width: 900px;
 }
 .why {
@@ -118,7 +118,7 @@ async function remove() {
 .acts {
   display: flex;
   flex-wrap: wrap;
-  gap: 10px 22px;
+  gap: 8px 24px;
   align-items: baseline;
 }
 </style>

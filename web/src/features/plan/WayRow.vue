@@ -58,7 +58,7 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
 li {
   display: grid;
   grid-template-columns: minmax(0, 1fr) auto 116px;
-  gap: 2px 18px;
+  gap: 4px 16px;
   align-items: start;
   padding: 8px 0;
   border-bottom: 1px solid var(--line);
@@ -67,7 +67,7 @@ li {
   color: var(--lagoon);
 }
 .mark {
-  margin-left: 10px;
+  margin-left: 12px;
   white-space: nowrap;
   font-size: var(--s14);
   color: var(--lagoon);
@@ -76,12 +76,12 @@ li {
   color: var(--caution);
 }
 .side {
-  margin-right: 14px;
+  margin-right: 16px;
 }
 .figures {
   display: grid;
   grid-template-columns: repeat(3, 84px);
-  gap: 10px;
+  gap: 8px;
 }
 .working {
   grid-column: 1 / -1;

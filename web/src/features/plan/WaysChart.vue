@@ -100,12 +100,12 @@ const ticks = (span: number) => {
 figcaption {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 16px;
+  gap: 4px 16px;
   font-size: var(--s14);
 }
 .key {
   display: inline-flex;
-  gap: 6px;
+  gap: 4px;
   align-items: center;
 }
 .axis,
@@ -116,16 +116,16 @@ figcaption {
 .line {
   fill: none;
   stroke: var(--lagoon);
-  stroke-width: 2;
+  stroke-width: 1.6;
 }
 .line.taken {
   stroke: var(--lagoon);
-  stroke-width: 3;
+  stroke-width: 2.4;
 }
 text {
   fill: var(--ink);
   font-family: var(--figures);
-  font-size: 14px;
+  font-size: var(--s14);
 }
 .minutes {
   text-anchor: end;

@@ -43,7 +43,7 @@ const places = [
   border-right: 1px solid var(--line);
   display: flex;
   flex-direction: column;
-  gap: 6px;
+  gap: 4px;
   padding-top: 16px;
   position: sticky;
   top: 0;
@@ -51,12 +51,12 @@ const places = [
 }
 .shell {
   width: 44px;
-  margin: 0 auto 14px;
+  margin: 0 auto 12px;
 }
 .place {
   display: grid;
   justify-items: center;
-  padding: 10px 0;
+  padding: 8px 0;
   color: var(--muted);
   font-size: var(--s14);
   font-weight: 700;

@@ -37,13 +37,13 @@ onMounted(() => closer.value?.$el.focus())
   background: var(--surface);
   border: 2px solid var(--lagoon);
   border-radius: var(--round);
-  padding: 16px 20px;
+  padding: 16px 24px;
   min-width: 260px;
 }
 dl {
   display: grid;
   grid-template-columns: auto 1fr;
-  gap: 8px 14px;
+  gap: 8px 16px;
   margin: 12px 0;
 }
 </style>

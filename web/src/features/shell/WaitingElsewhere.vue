@@ -56,7 +56,7 @@ const count = (n: number) =>
 li {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 14px;
+  gap: 4px 16px;
 }
 .refused {
   color: var(--stop);

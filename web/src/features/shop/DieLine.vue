@@ -121,20 +121,20 @@ svg {
 .middle {
   fill: none;
   stroke: var(--lagoon);
-  stroke-width: 2;
+  stroke-width: 1.6;
 }
 .passes {
   fill: var(--surface);
   stroke: var(--good);
-  stroke-width: 2.5;
+  stroke-width: 2.4;
 }
 .fails {
   stroke: var(--stop);
-  stroke-width: 2.5;
+  stroke-width: 2.4;
 }
 text {
   fill: var(--muted);
-  font-size: 12px;
+  font-size: var(--s14);
   font-family: var(--figures);
 }
 .size {

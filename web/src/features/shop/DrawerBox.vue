@@ -96,7 +96,7 @@ const label = (thing: Thing) => `${thing.name}${thing.state === 'ready' ? '' : `
   display: grid;
   grid-template-columns: 104px minmax(0, 1fr);
   gap: 4px 12px;
-  padding: 6px 0;
+  padding: 4px 0;
   border-top: 1px solid var(--line);
 }
 h2 {
@@ -123,7 +123,7 @@ h2 {
 .thing {
   position: relative;
   border: 2px solid transparent;
-  border-radius: 8px;
+  border-radius: var(--round);
   background: none;
   padding: 0;
   display: grid;
@@ -159,7 +159,7 @@ h2 {
   color: var(--muted);
 }
 .word {
-  padding: 2px 4px;
+  padding: 4px 4px;
   border: 0;
   background: none;
   font: inherit;

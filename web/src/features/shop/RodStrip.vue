@@ -168,7 +168,7 @@ svg {
 .fails .body {
   fill: none;
   stroke: var(--caution);
-  stroke-dasharray: 3 2;
+  stroke-dasharray: 6 4;
 }
 text {
   font: 14px var(--figures);

@@ -157,11 +157,11 @@ async function put() {
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
-  margin: 6px 0;
+  margin: 4px 0;
 }
 .add {
   display: grid;
-  gap: 10px;
+  gap: 8px;
   justify-items: start;
 }
 .add > * {
@@ -172,7 +172,7 @@ async function put() {
 }
 .lines {
   display: grid;
-  gap: 10px;
+  gap: 8px;
 }
 /* A set as it lies in its box. */
 .lines li:has(.drawn) {
@@ -183,7 +183,7 @@ async function put() {
   display: flex;
   flex-wrap: wrap;
   align-items: flex-end;
-  gap: 6px 14px;
+  gap: 4px 16px;
 }
 .drawn {
   display: grid;

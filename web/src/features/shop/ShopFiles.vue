@@ -117,7 +117,7 @@ const put = () =>
 }
 form {
   display: grid;
-  gap: 10px;
+  gap: 8px;
   justify-items: start;
   padding-top: 8px;
 }

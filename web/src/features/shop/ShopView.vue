@@ -111,7 +111,7 @@ async function back() {
 <style scoped>
 .shop {
   display: grid;
-  gap: 14px;
+  gap: 12px;
   max-width: 1280px;
 }
 .head {

@@ -162,7 +162,7 @@ const { looksOnly } = useMe()
   background: var(--surface);
   border: 1px solid var(--line);
   border-radius: var(--round);
-  padding: 18px 22px;
+  padding: 16px 24px;
   display: grid;
   gap: 12px;
   justify-items: start;
@@ -179,7 +179,7 @@ h3 {
 .said {
   display: grid;
   grid-template-columns: max-content minmax(0, 1fr);
-  gap: 2px 18px;
+  gap: 4px 16px;
   align-items: baseline;
   width: 100%;
 }

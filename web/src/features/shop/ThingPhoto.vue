@@ -71,7 +71,7 @@ const forget = () => attempt(() => ask(client.DELETE('/api/kit/{ident}/photograp
 <style scoped>
 .photo {
   display: grid;
-  gap: 6px;
+  gap: 4px;
 }
 img {
   max-width: 100%;

@@ -83,7 +83,7 @@ const thick = computed(() => Math.max(2, Math.min(26, props.thing.across_mm * PE
 .body {
   fill: var(--metal);
   stroke: var(--ink);
-  stroke-width: 1.4;
+  stroke-width: 1.6;
 }
 .bore {
   fill: var(--quiet);
@@ -91,10 +91,10 @@ const thick = computed(() => Math.max(2, Math.min(26, props.thing.across_mm * PE
 }
 .slit {
   stroke: var(--ink);
-  stroke-width: 1.4;
+  stroke-width: 1.6;
 }
 .gone .body {
   fill: none;
-  stroke-dasharray: 4 4;
+  stroke-dasharray: 6 4;
 }
 </style>

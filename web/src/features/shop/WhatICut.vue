@@ -18,7 +18,7 @@ const router = useRouter()
 .cut {
   display: grid;
   gap: 8px;
-  padding: 16px 20px;
+  padding: 16px 24px;
   background: var(--surface);
   border: 1px solid var(--line);
   border-radius: var(--round);

@@ -123,7 +123,7 @@ async function openPage() {
 <style scoped>
 .glance {
   display: grid;
-  gap: 14px;
+  gap: 12px;
 }
 h3 {
   font-size: var(--s14);
@@ -133,13 +133,13 @@ h3 {
 }
 footer {
   display: flex;
-  gap: 18px;
+  gap: 16px;
   align-items: center;
 }
 .row {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 34px;
+  gap: 8px 32px;
   align-items: end;
 }
 </style>

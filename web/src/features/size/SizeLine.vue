@@ -88,7 +88,7 @@ function leave(event: FocusEvent) {
   background: var(--surface);
   border: 2px solid var(--lagoon);
   border-radius: var(--round);
-  padding: 18px 22px;
+  padding: 16px 24px;
   z-index: 6;
 }
 </style>

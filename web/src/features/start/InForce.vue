@@ -126,7 +126,7 @@ function set(line: Line, to: unknown) {
 .words {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 14px;
+  gap: 4px 16px;
   align-items: baseline;
 }
 .lines {

@@ -27,8 +27,8 @@ const offered = computed(() =>
 .meant {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 8px;
+  gap: 4px 8px;
   align-items: baseline;
-  padding: 2px 4px 0;
+  padding: 4px 4px 0;
 }
 </style>

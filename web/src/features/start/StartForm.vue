@@ -168,7 +168,7 @@ async function submit() {
 .start {
   display: grid;
   grid-template-columns: minmax(0, 400px) minmax(0, 1fr);
-  gap: 20px;
+  gap: 16px;
   align-items: start;
 }
 .facts {
@@ -178,24 +178,24 @@ async function submit() {
 .asks {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 12px 10px;
+  gap: 12px 12px;
 }
 .wide {
   grid-column: span 2;
 }
 .unit {
   display: flex;
-  gap: 10px;
+  gap: 8px;
   align-items: center;
 }
 .act {
   display: flex;
-  gap: 18px;
+  gap: 16px;
   align-items: center;
   position: sticky;
   bottom: 0;
   z-index: 2;
-  padding: 10px 0;
+  padding: 8px 0;
   background: var(--ground);
 }
 .sheet {
@@ -203,7 +203,7 @@ async function submit() {
   background: var(--surface);
   border: 1px solid var(--line);
   border-radius: var(--round);
-  padding: 14px;
+  padding: 12px;
   position: sticky;
   top: 12px;
 }

@@ -57,8 +57,8 @@ function turn(event: KeyboardEvent, place: number) {
 .pictures {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
-  gap: 10px;
-  margin: 12px 0 18px;
+  gap: 8px;
+  margin: 12px 0 16px;
 }
 .others {
   display: none;
@@ -69,7 +69,7 @@ button[role='radio'] {
   align-items: center;
   justify-items: center;
   gap: 4px;
-  padding: 10px 6px 9px;
+  padding: 8px 8px 8px;
   font: inherit;
   font-size: var(--s14);
   line-height: 1.2;
@@ -98,35 +98,35 @@ path {
 }
 .part {
   fill: var(--metal);
-  stroke-width: 1.4;
+  stroke-width: 1.6;
 }
 .bore {
   fill: var(--surface);
-  stroke-width: 1.1;
+  stroke-width: 1.2;
 }
 .edge {
-  stroke-width: 1.1;
+  stroke-width: 1.2;
 }
 .thread {
-  stroke-width: 0.5;
+  stroke-width: 0.8;
 }
 .hatch {
   stroke: none;
 }
 .ghost {
   stroke: var(--coral);
-  stroke-width: 1.3;
-  stroke-dasharray: 4 3;
+  stroke-width: 1.2;
+  stroke-dasharray: 6 4;
 }
 .chosen {
   grid-template-columns: repeat(auto-fill, minmax(104px, 1fr));
   gap: 4px;
-  margin: 8px 0 14px;
+  margin: 8px 0 12px;
 }
 .chosen button[role='radio'] {
   grid-template-rows: 26px auto;
   align-content: start;
-  padding: 5px 2px;
+  padding: 4px 4px;
 }
 .chosen svg {
   height: 26px;
@@ -141,11 +141,11 @@ path {
 @media (max-width: 520px) {
   .pictures {
     grid-template-columns: repeat(3, 1fr);
-    gap: 6px;
+    gap: 4px;
   }
   button[role='radio'] {
     grid-template-rows: 40px auto;
-    padding: 6px 3px;
+    padding: 4px 4px;
   }
   svg {
     height: 40px;

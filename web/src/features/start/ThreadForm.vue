@@ -43,8 +43,8 @@ const show = () => size.value && router.push({ name: 'threads', query: { q: size
 }
 .act {
   display: flex;
-  gap: 18px;
+  gap: 16px;
   align-items: center;
-  margin-top: 14px;
+  margin-top: 12px;
 }
 </style>

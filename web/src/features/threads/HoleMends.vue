@@ -53,7 +53,7 @@ td {
   text-align: left;
   vertical-align: top;
   font-weight: 400;
-  padding: 5px 10px 5px 0;
+  padding: 4px 12px 4px 0;
   border-bottom: 1px solid var(--line);
 }
 tbody th {

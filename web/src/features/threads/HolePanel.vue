@@ -167,7 +167,7 @@ const others = computed(() =>
 .line {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 18px;
+  gap: 4px 16px;
   align-items: baseline;
 }
 .too-small,
@@ -194,7 +194,7 @@ th,
 td {
   text-align: left;
   font-weight: 400;
-  padding: 3px 14px 3px 0;
+  padding: 4px 16px 4px 0;
   border-bottom: 1px solid var(--line);
   white-space: nowrap;
 }
@@ -211,11 +211,11 @@ td {
 @media (max-width: 480px) {
   th,
   td {
-    padding-right: 7px;
+    padding-right: 8px;
   }
   .drills .fig,
   .drills td {
-    font-size: 0.86em;
+    font-size: var(--s14);
   }
 }
 </style>

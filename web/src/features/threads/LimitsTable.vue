@@ -83,12 +83,12 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
 .limits {
   display: grid;
   grid-template-columns: minmax(0, 1fr);
-  gap: 10px;
+  gap: 8px;
 }
 .tables {
   display: flex;
   flex-wrap: wrap;
-  gap: 10px 36px;
+  gap: 8px 32px;
   overflow-x: auto;
 }
 table {
@@ -98,14 +98,14 @@ caption {
   text-align: left;
   font-weight: 700;
   font-size: var(--s20);
-  padding-bottom: 2px;
+  padding-bottom: 4px;
 }
 th {
   text-align: right;
   font-weight: 400;
   color: var(--muted);
   font-size: var(--s14);
-  padding: 0 7px;
+  padding: 0 8px;
 }
 thead tr:first-child th {
   text-align: center;
@@ -126,7 +126,7 @@ tbody th {
 .cell {
   border: 0;
   background: none;
-  padding: 5px 7px;
+  padding: 4px 8px;
   cursor: pointer;
   color: var(--muted);
 }
@@ -147,7 +147,7 @@ tbody th {
     padding: 0 4px;
   }
   .cell {
-    padding: 5px 4px;
+    padding: 4px 4px;
   }
 }
 </style>

@@ -48,12 +48,12 @@ const groups = computed(() => groupsOf(props.card).filter((group) => (group.firs
 .bench {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(min(360px, 100%), 1fr));
-  gap: 20px 40px;
+  gap: 16px 48px;
   align-items: start;
 }
 section {
   display: grid;
-  gap: 6px;
+  gap: 4px;
 }
 h2 {
   font-size: var(--s16);

@@ -88,7 +88,7 @@ const { looksOnly } = useMe()
 .title {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 18px;
+  gap: 4px 16px;
   align-items: baseline;
 }
 .files {
@@ -99,7 +99,7 @@ const { looksOnly } = useMe()
 .letters {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 26px;
+  gap: 4px 24px;
 }
 .letters div {
   display: flex;
@@ -115,7 +115,7 @@ dt {
 .classes {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 26px;
+  gap: 4px 24px;
   align-items: baseline;
 }
 @media print {

@@ -97,7 +97,7 @@ h2 {
   color: var(--muted);
 }
 .series {
-  margin: 6px 0;
+  margin: 4px 0;
 }
 .sizes {
   max-height: 60vh;
@@ -108,7 +108,7 @@ h2 {
   border-left: 4px solid transparent;
   background: none;
   width: 100%;
-  padding: 6px 8px;
+  padding: 4px 8px;
   display: flex;
   justify-content: space-between;
   align-items: baseline;

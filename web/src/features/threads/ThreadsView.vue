@@ -184,7 +184,7 @@ watch(
 .page {
   display: grid;
   grid-template-columns: minmax(0, 1fr);
-  gap: 18px;
+  gap: 16px;
   align-content: start;
 }
 .drawing {

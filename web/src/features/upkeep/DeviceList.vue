@@ -122,7 +122,7 @@ async function keep(device: Device) {
 <style scoped>
 .devices {
   display: grid;
-  gap: 14px;
+  gap: 12px;
 }
 code {
   white-space: nowrap;
@@ -131,26 +131,26 @@ code {
   border-left: 5px solid var(--caution);
   background: var(--quiet);
   border-radius: 0 var(--round) var(--round) 0;
-  padding: 8px 14px;
+  padding: 8px 16px;
   max-width: 80ch;
 }
 .care strong {
   color: var(--caution);
-  margin-right: 6px;
+  margin-right: 8px;
 }
 .code {
   display: flex;
   flex-wrap: wrap;
-  gap: 20px;
+  gap: 16px;
   align-items: center;
 }
 .digits {
-  font-size: clamp(44px, 8vw, 96px);
+  font-size: var(--s44);
   font-weight: 700;
   line-height: 1.1;
   color: var(--coral);
   display: flex;
-  gap: 0.25em;
+  gap: 12px;
 }
 .let {
   display: flex;
@@ -164,7 +164,7 @@ code {
 .known li {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 18px;
+  gap: 4px 16px;
   align-items: center;
   padding: 8px 0;
   border-bottom: 1px solid var(--line);
@@ -173,7 +173,7 @@ code {
 .known form {
   display: flex;
   flex-wrap: wrap;
-  gap: 10px;
+  gap: 8px;
   align-items: center;
   flex: 1;
 }

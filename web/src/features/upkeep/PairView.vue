@@ -78,7 +78,7 @@ async function pair() {
 <style scoped>
 .pair {
   max-width: 520px;
-  margin: 6vh auto 0;
+  margin: 48px auto 0;
   padding: 16px;
   display: grid;
   gap: 16px;

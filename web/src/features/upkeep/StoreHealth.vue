@@ -66,12 +66,12 @@ const { data: told, error } = useQuery({
 <style scoped>
 .store {
   display: grid;
-  gap: 14px;
+  gap: 12px;
 }
 dl {
   display: flex;
   flex-wrap: wrap;
-  gap: 12px 40px;
+  gap: 12px 48px;
 }
 dt {
   color: var(--muted);

@@ -28,7 +28,7 @@ const { me, isHost } = useMe()
 <style scoped>
 .upkeep {
   display: grid;
-  gap: 28px;
+  gap: 24px;
   max-width: 1100px;
 }
 </style>

@@ -58,7 +58,7 @@ const days = computed(() =>
 <style scoped>
 .agenda {
   display: grid;
-  gap: 14px;
+  gap: 12px;
 }
 h3 {
   font-size: var(--s16);
@@ -69,12 +69,12 @@ h3 .muted {
 }
 .task {
   display: grid;
-  padding: 6px 0;
+  padding: 4px 0;
   border-bottom: 1px solid var(--line);
   justify-items: start;
 }
 .task.chosen {
   box-shadow: inset 4px 0 0 var(--lagoon);
-  padding-left: 10px;
+  padding-left: 12px;
 }
 </style>

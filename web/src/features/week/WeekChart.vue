@@ -154,7 +154,7 @@ h3 {
   overflow: hidden;
 }
 .date {
-  margin-left: 6px;
+  margin-left: 8px;
 }
 .hours {
   display: block;
@@ -185,13 +185,13 @@ h3 {
 }
 .block.begins {
   border-left-width: 1px;
-  border-start-start-radius: 6px;
-  border-end-start-radius: 6px;
+  border-start-start-radius: var(--tight);
+  border-end-start-radius: var(--tight);
 }
 .block.ends {
   border-right-width: 1px;
-  border-start-end-radius: 6px;
-  border-end-end-radius: 6px;
+  border-start-end-radius: var(--tight);
+  border-end-end-radius: var(--tight);
 }
 .block.first {
   border-color: var(--coral);
@@ -218,7 +218,7 @@ h3 {
   display: grid;
   align-content: center;
   min-width: 0;
-  padding: 2px 8px;
+  padding: 4px 8px;
   line-height: 1.25;
 }
 .named > * {

@@ -107,7 +107,7 @@ const error = (at: number, key: string) => props.problem?.of(`people.${at}.${key
 .hours {
   display: grid;
   gap: 12px;
-  padding: 16px 20px;
+  padding: 16px 24px;
   background: var(--surface);
   border: 1px solid var(--line);
   border-radius: var(--round);
@@ -115,9 +115,9 @@ const error = (at: number, key: string) => props.problem?.of(`people.${at}.${key
 .hand {
   display: flex;
   flex-wrap: wrap;
-  gap: 10px 14px;
+  gap: 8px 16px;
   align-items: start;
-  padding-bottom: 10px;
+  padding-bottom: 8px;
   border-bottom: 1px solid var(--line);
 }
 .name {
@@ -141,7 +141,7 @@ const error = (at: number, key: string) => props.problem?.of(`people.${at}.${key
 .calendar:focus-within {
   outline: 3px solid var(--lagoon);
   outline-offset: 2px;
-  border-radius: 4px;
+  border-radius: var(--tight);
 }
 .calendar,
 .hand > .plain {
@@ -150,7 +150,7 @@ const error = (at: number, key: string) => props.problem?.of(`people.${at}.${key
 .acts {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 18px;
+  gap: 8px 16px;
   align-items: center;
 }
 </style>

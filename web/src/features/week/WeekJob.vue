@@ -160,8 +160,8 @@ const byHand = computed(() => props.job.by_hand.before.length + props.job.by_han
   display: flex;
   flex-wrap: wrap;
   justify-content: space-between;
-  gap: 0 14px;
-  padding: 6px 0;
+  gap: 0 16px;
+  padding: 4px 0;
   border-bottom: 1px solid var(--line);
 }
 .job.open {
@@ -174,7 +174,7 @@ const byHand = computed(() => props.job.by_hand.before.length + props.job.by_han
   font-weight: 700;
 }
 .done {
-  padding-left: 6px;
+  padding-left: 8px;
 }
 .takes.v-btn {
   font-weight: 700;
@@ -183,7 +183,7 @@ const byHand = computed(() => props.job.by_hand.before.length + props.job.by_han
 .help,
 .more {
   flex: 1 0 100%;
-  padding-left: 6px;
+  padding-left: 8px;
 }
 .sure,
 .sure.v-btn {
@@ -202,14 +202,14 @@ const byHand = computed(() => props.job.by_hand.before.length + props.job.by_han
 }
 .more {
   display: grid;
-  gap: 6px;
-  padding-block: 6px;
+  gap: 4px;
+  padding-block: 4px;
 }
 .line,
 .acts {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 18px;
+  gap: 4px 16px;
   align-items: baseline;
 }
 </style>

@@ -90,7 +90,7 @@ const listed = (names: string[]) => names.join(', ')
   display: contents;
 }
 .lists > * {
-  margin-bottom: 22px;
+  margin-bottom: 24px;
   break-inside: avoid;
 }
 h2 {
@@ -100,9 +100,9 @@ h2 {
 }
 li {
   display: flex;
-  gap: 4px 14px;
+  gap: 4px 16px;
   justify-content: space-between;
-  padding: 6px 0;
+  padding: 4px 0;
   border-bottom: 1px solid var(--line);
 }
 .place {

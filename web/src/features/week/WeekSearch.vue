@@ -39,7 +39,7 @@ const words = computed(() => {
 .search {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 14px;
+  gap: 4px 16px;
   align-items: center;
 }
 progress {

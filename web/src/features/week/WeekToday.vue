@@ -32,7 +32,7 @@ h2 {
   padding-bottom: 4px;
 }
 li {
-  padding: 6px 0;
+  padding: 4px 0;
   border-bottom: 1px solid var(--line);
 }
 </style>

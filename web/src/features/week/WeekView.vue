@@ -43,9 +43,9 @@ const choose = (job: number) => (chosen.value = chosen.value === job ? 0 : job)
       <h1>This week</h1>
       <p v-if="week && known" class="muted hours">
         {{ week.hours }}
-        <plain-btn v-if="!looksOnly && !asked" @click="asked = true">Change the hours</plain-btn>
       </p>
       <p v-if="week" class="files">
+        <plain-btn v-if="known && !looksOnly && !asked" @click="asked = true">Change the hours</plain-btn>
         <a v-for="one in FILES" :key="one.file" :href="`/api/week/${one.file}`" download>{{ one.name }}</a>
         <router-link to="/">Jobs</router-link>
       </p>
@@ -134,12 +134,12 @@ const choose = (job: number) => (chosen.value = chosen.value === job ? 0 : job)
 <style scoped>
 .week {
   display: grid;
-  gap: 14px;
+  gap: 12px;
 }
 .head {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 22px;
+  gap: 4px 24px;
   align-items: baseline;
 }
 .hours {
@@ -154,10 +154,10 @@ const choose = (job: number) => (chosen.value = chosen.value === job ? 0 : job)
 .now {
   display: flex;
   flex-wrap: wrap;
-  gap: 10px 24px;
+  gap: 8px 24px;
   align-items: center;
   justify-content: space-between;
-  padding: 10px 10px 10px 18px;
+  padding: 8px 12px 8px 16px;
   background: var(--surface);
   border: 1px solid var(--line);
   border-radius: var(--round);
@@ -166,7 +166,7 @@ const choose = (job: number) => (chosen.value = chosen.value === job ? 0 : job)
   flex: 1 1 340px;
 }
 .for {
-  margin-inline: 10px;
+  margin-inline: 12px;
 }
 .what {
   font-size: var(--s20);
@@ -174,9 +174,9 @@ const choose = (job: number) => (chosen.value = chosen.value === job ? 0 : job)
 .legend {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 18px;
+  gap: 4px 16px;
   align-items: center;
-  padding-top: 6px;
+  padding-top: 4px;
 }
 .hatch {
   display: inline-block;
@@ -195,7 +195,7 @@ const choose = (job: number) => (chosen.value = chosen.value === job ? 0 : job)
   column-gap: 32px;
 }
 .under > * {
-  margin-bottom: 22px;
+  margin-bottom: 24px;
   break-inside: avoid;
 }
 h2 {

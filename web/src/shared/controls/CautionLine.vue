@@ -18,18 +18,18 @@ defineProps<{ cautions: Schemas['Caution'][] }>()
   border-left: 5px solid var(--caution);
   background: var(--quiet);
   border-radius: 0 var(--round) var(--round) 0;
-  padding: 8px 14px;
+  padding: 8px 16px;
 }
 strong {
   color: var(--caution);
-  margin-right: 6px;
+  margin-right: 8px;
 }
 .why {
   color: var(--muted);
 }
 @media (max-width: 600px) {
   .cautions {
-    padding: 6px 12px;
+    padding: 4px 12px;
     line-height: 1.3;
   }
 }

@@ -63,6 +63,6 @@ onScopeDispose(() => request?.abort())
 
 <style scoped>
 .small {
-  margin-left: 10px;
+  margin-left: 12px;
 }
 </style>

@@ -48,7 +48,7 @@ function choose(code: string) {
   display: inline-flex;
   align-items: baseline;
   flex-wrap: wrap;
-  gap: 0 5px;
+  gap: 0 4px;
   max-width: 100%;
 }
 </style>

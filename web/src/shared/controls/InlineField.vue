@@ -74,7 +74,7 @@ const leave = (event: KeyboardEvent) => (event.target as HTMLElement).blur()
 .inline {
   display: inline-flex;
   align-items: baseline;
-  gap: 5px;
+  gap: 4px;
   flex-wrap: wrap;
   max-width: 100%;
 }

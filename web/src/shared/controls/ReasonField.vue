@@ -42,11 +42,11 @@ onMounted(() => input.value?.focus())
 <style scoped>
 .reason {
   display: grid;
-  gap: 10px;
+  gap: 8px;
   background: var(--surface);
   border: 2px solid var(--lagoon);
   border-radius: var(--round);
-  padding: 14px 18px;
+  padding: 12px 16px;
 }
 .buttons {
   display: flex;

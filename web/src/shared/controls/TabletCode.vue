@@ -26,9 +26,9 @@ const { data: place } = useQuery({
 .place {
   display: flex;
   flex-wrap: wrap;
-  gap: 14px;
+  gap: 12px;
   align-items: center;
-  padding: 10px 0;
+  padding: 8px 0;
 }
 .place .fig {
   overflow-wrap: anywhere;

@@ -131,7 +131,7 @@ const drawn = computed(() =>
 }
 .helix {
   stroke: var(--ink);
-  stroke-width: 0.6;
+  stroke-width: 0.8;
 }
 .now {
   fill: var(--shade);

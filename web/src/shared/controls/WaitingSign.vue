@@ -19,14 +19,14 @@ onScopeDispose(() => window.clearTimeout(timer))
 <style scoped>
 .waiting-sign {
   display: grid;
-  gap: 14px;
+  gap: 12px;
   padding: 24px 0;
   min-height: 180px;
   align-content: start;
 }
 .line {
   height: 16px;
-  border-radius: 6px;
+  border-radius: var(--tight);
   background: var(--quiet);
   opacity: 0;
 }

@@ -142,7 +142,7 @@ path:where(:not(.hatch)) {
 .part {
   fill: var(--metal);
   stroke: var(--ink);
-  stroke-width: 2;
+  stroke-width: 1.6;
 }
 /* A mate that is not made here. */
 .nut {
@@ -152,7 +152,7 @@ path:where(:not(.hatch)) {
 }
 .edge {
   stroke: var(--ink);
-  stroke-width: 1.5;
+  stroke-width: 1.6;
 }
 .thread {
   stroke: var(--ink);
@@ -160,12 +160,12 @@ path:where(:not(.hatch)) {
 }
 .centre {
   stroke: var(--muted);
-  stroke-width: 0.9;
-  stroke-dasharray: 16 4 3 4;
+  stroke-width: 0.8;
+  stroke-dasharray: 14 3 3 3;
 }
 .section {
   stroke: var(--muted);
-  stroke-width: 0.9;
+  stroke-width: 0.8;
   opacity: 0.55;
 }
 /* What holds the part is lighter than the part. */
@@ -173,27 +173,27 @@ path:where(:not(.hatch)) {
 .jaw {
   fill: var(--surface);
   stroke: var(--muted);
-  stroke-width: 0.9;
+  stroke-width: 0.8;
 }
 .ghost {
   stroke: var(--coral);
-  stroke-width: 1;
-  stroke-dasharray: 5 4;
+  stroke-width: 0.8;
+  stroke-dasharray: 6 4;
   opacity: 0.75;
 }
 .dimension {
   stroke: var(--muted);
-  stroke-width: 0.9;
+  stroke-width: 0.8;
 }
 .aim {
   stroke: var(--muted);
-  stroke-width: 1;
-  stroke-dasharray: 2 3;
+  stroke-width: 0.8;
+  stroke-dasharray: 6 4;
 }
 .bore {
   fill: var(--sheet, var(--surface));
   stroke: var(--ink);
-  stroke-width: 1.4;
+  stroke-width: 1.6;
   stroke-linejoin: round;
 }
 .hidden {
@@ -259,7 +259,7 @@ text {
   text-align: center;
   padding: 4px;
   border: 2px solid var(--lagoon);
-  border-radius: 6px;
+  border-radius: var(--tight);
   background: var(--surface);
   color: var(--ink);
 }
@@ -267,6 +267,6 @@ text {
   position: absolute;
   width: 22em;
   background: var(--surface);
-  padding: 4px 6px;
+  padding: 4px 8px;
 }
 </style>

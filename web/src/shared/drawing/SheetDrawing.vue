@@ -119,32 +119,32 @@ path {
   fill: var(--stop);
   fill-opacity: 0.5;
   stroke: var(--stop);
-  stroke-width: 1;
+  stroke-width: 0.8;
 }
 .cross {
   stroke: var(--ink);
-  stroke-width: 0.9;
+  stroke-width: 0.8;
 }
 .centre {
   fill: none;
   stroke: var(--muted);
-  stroke-width: 0.9;
-  stroke-dasharray: 16 4 3 4;
+  stroke-width: 0.8;
+  stroke-dasharray: 14 3 3 3;
 }
 .edge,
 .ghost {
   fill: none;
   stroke: var(--lagoon);
-  stroke-width: 2.2;
+  stroke-width: 2.4;
 }
 .ghost {
   stroke: var(--coral);
-  stroke-dasharray: 7 5;
+  stroke-dasharray: 6 4;
 }
 .dimension {
   fill: none;
   stroke: var(--muted);
-  stroke-width: 1;
+  stroke-width: 0.8;
 }
 .arrow {
   fill: var(--muted);
@@ -152,7 +152,7 @@ path {
 .leader {
   fill: none;
   stroke: var(--muted);
-  stroke-width: 0.9;
+  stroke-width: 0.8;
 }
 text {
   font: 15px var(--figures);

@@ -23,11 +23,11 @@ defineProps<{ drills: Schemas['DrillNumbers'][] }>()
 .drills {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 26px;
+  gap: 4px 24px;
 }
 .name {
-  font-size: 1.25em;
+  font-size: var(--s20);
   font-weight: 700;
-  margin-right: 6px;
+  margin-right: 8px;
 }
 </style>

@@ -64,7 +64,7 @@ const shown = computed(() => told(props.figure.shown))
   }
 }
 .value .fig {
-  font-size: 1.3em;
+  font-size: var(--s20);
   font-weight: 700;
   border-bottom: 1px solid transparent;
 }
@@ -74,7 +74,7 @@ const shown = computed(() => told(props.figure.shown))
   border-bottom-color: var(--lagoon);
 }
 .strong .value .fig {
-  font-size: 2em;
+  font-size: var(--s28);
   color: var(--coral);
 }
 .value[aria-expanded='true'] .fig {

@@ -55,9 +55,9 @@ const KINDS = {
 .working {
   border-left: 4px solid var(--lagoon);
   background: var(--quiet);
-  padding: 10px 14px;
+  padding: 8px 16px;
   display: grid;
-  gap: 6px;
+  gap: 4px;
   border-radius: 0 var(--round) var(--round) 0;
 }
 strong {
@@ -66,12 +66,12 @@ strong {
 .inputs {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 18px;
+  gap: 4px 16px;
 }
 .others {
   display: grid;
-  gap: 2px;
+  gap: 4px;
   border-top: 1px solid var(--line);
-  padding-top: 6px;
+  padding-top: 4px;
 }
 </style>

@@ -37,9 +37,9 @@ const { text } = useUnits()
 li {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 18px;
+  gap: 4px 16px;
   align-items: baseline;
-  padding: 6px 0;
+  padding: 4px 0;
   border-bottom: 1px solid var(--line);
 }
 .passes {

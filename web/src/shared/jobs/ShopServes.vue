@@ -54,6 +54,6 @@ ul {
   display: flex;
   flex-wrap: wrap;
   gap: 4px 24px;
-  padding-top: 6px;
+  padding-top: 4px;
 }
 </style>

@@ -23,6 +23,6 @@ const there = computed(() => needs.value.filter((one) => one.id && one.steps.inc
 ul {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 24px;
+  gap: 4px 24px;
 }
 </style>

@@ -44,7 +44,7 @@ const seams = useId()
 .seams {
   fill: none;
   stroke: #000;
-  stroke-width: 2.1;
+  stroke-width: 2.4;
   stroke-linecap: round;
 }
 .quiet .whorls {
