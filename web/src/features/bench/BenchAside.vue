@@ -73,6 +73,11 @@ aside {
 .sketch :deep(svg) {
   max-height: 18vh;
 }
+@media (min-width: 1240px) and (min-height: 790px) {
+  .sketch :deep(svg) {
+    max-height: 28vh;
+  }
+}
 @media (max-height: 790px) and (min-width: 901px) {
   aside,
   .measured {

@@ -9,14 +9,16 @@ const emit = defineEmits<{ read: [] }>()
 
 <template>
   <section class="gate" aria-label="Cautions to read first">
-    <h1>▲ Caution: read before you start</h1>
-    <ul>
-      <li v-for="caution in cautions" :key="caution.code">
-        <strong>{{ caution.do }}</strong>
-        <p class="muted">{{ caution.why }}</p>
-      </li>
-    </ul>
-    <p class="muted">The log records that you have read this.</p>
+    <div class="words">
+      <h1>▲ Caution: read before you start</h1>
+      <ul>
+        <li v-for="caution in cautions" :key="caution.code">
+          <strong>{{ caution.do }}</strong>
+          <p class="muted">{{ caution.why }}</p>
+        </li>
+      </ul>
+      <p class="muted">The log records that you have read this.</p>
+    </div>
     <BusyButton color="secondary" class="go" size="x-large" autofocus :busy="busy" @click="emit('read')"
       >I have read this</BusyButton
     >
@@ -29,8 +31,11 @@ const emit = defineEmits<{ read: [] }>()
   grid-row: 2 / 4;
   display: grid;
   gap: 24px;
-  align-content: start;
-  max-width: 46em;
+  align-content: space-between;
+}
+.words {
+  display: grid;
+  gap: 24px;
   border-left: 8px solid var(--caution);
   padding: 8px 0 8px 32px;
 }
@@ -40,6 +45,7 @@ h1 {
 ul {
   display: grid;
   gap: 16px;
+  max-width: 46em;
 }
 li strong {
   font-size: var(--s28);
@@ -48,7 +54,19 @@ li strong {
 li p {
   font-size: var(--s20);
 }
-.go {
-  justify-self: start;
+/* Where the next act is at every step. */
+.go.v-btn {
+  justify-self: end;
+  min-width: 320px;
+  height: 78px;
+  font-size: var(--s28);
+}
+@media (max-width: 600px) {
+  .go.v-btn {
+    justify-self: stretch;
+    min-width: 0;
+    height: 64px;
+    font-size: var(--s20);
+  }
 }
 </style>

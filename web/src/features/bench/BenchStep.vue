@@ -13,18 +13,20 @@ const { words } = useUnits(() => props.bench.unit)
 
 <template>
   <div>
-    <MissingKit
-      v-if="bench.piece === 1 && bench.steps[0]?.state !== 'done'"
-      :id="id"
-      :part="bench.part"
-      :revision="bench.revision"
-    />
-    <p v-if="bench.zero || oil" class="first">◇ {{ bench.zero || oil }}</p>
-    <p v-if="bench.outdated" class="outdated" role="status">≠ {{ words(bench.outdated) }}</p>
     <h1><StepSentence :step="step" /></h1>
-    <p v-if="step.tool && step.measure !== 'verdict'" class="tool muted">{{ step.tool }}</p>
-    <StepTools :id="id" class="tools" :part="bench.part" :revision="bench.revision" :step="step.key" />
-    <p v-if="$route.query.walk === '1' && step.why" class="walk" role="note">{{ step.why }}</p>
+    <div class="beneath">
+      <p v-if="bench.zero || oil" class="first">◇ {{ bench.zero || oil }}</p>
+      <p v-if="bench.outdated" class="outdated" role="status">≠ {{ words(bench.outdated) }}</p>
+      <p v-if="step.tool && step.measure !== 'verdict'" class="tool muted">{{ step.tool }}</p>
+      <StepTools :id="id" class="tools" :part="bench.part" :revision="bench.revision" :step="step.key" />
+      <MissingKit
+        v-if="bench.piece === 1 && bench.steps[0]?.state !== 'done'"
+        :id="id"
+        :part="bench.part"
+        :revision="bench.revision"
+      />
+      <p v-if="$route.query.walk === '1' && step.why" class="walk" role="note">{{ step.why }}</p>
+    </div>
   </div>
 </template>
 
@@ -49,6 +51,21 @@ h1 {
 .walk {
   color: var(--lagoon);
   margin-top: 4px;
+}
+/* A desk: the sentence has two lines, what is to be said of the step as much again beside the drawing, whether they
+   need it or not. So the figure stands where it stood at the step before. */
+@media (min-width: 1240px) and (min-height: 790px) {
+  h1 {
+    min-height: 2.5em;
+  }
+  .beneath {
+    min-height: 48px;
+    max-width: calc(100% - 576px);
+  }
+  .tool {
+    margin-top: 0;
+    line-height: 24px;
+  }
 }
 @media (max-width: 600px) {
   h1 {

@@ -10,19 +10,16 @@ const props = defineProps<{ plan: Plan; steps: Operation[]; chosen: string }>()
 const emit = defineEmits<{ choose: [step: string] }>()
 /** A step that is turned to by a key, or on the drawing, is brought into sight: the list is rolled, never the page. */
 const box = useTemplateRef<HTMLElement>('box')
-watch(
-  [() => props.chosen, box],
-  async () => {
-    await nextTick()
-    const row = box.value?.querySelector<HTMLElement>('[aria-current=step]')
-    if (!box.value || !row) return
-    const shown = box.value.getBoundingClientRect()
-    const now = row.getBoundingClientRect()
-    // Upright, the steps are a strip.
-    row.closest('ol')?.scrollTo({ left: row.offsetLeft - 16 })
-    box.value.scrollTop += Math.min(0, now.top - shown.top) + Math.max(0, now.bottom - shown.bottom)
-  },
-)
+watch([() => props.chosen, box], async () => {
+  await nextTick()
+  const row = box.value?.querySelector<HTMLElement>('[aria-current=step]')
+  if (!box.value || !row) return
+  const shown = box.value.getBoundingClientRect()
+  const now = row.getBoundingClientRect()
+  // Upright, the steps are a strip.
+  row.closest('ol')?.scrollTo({ left: row.offsetLeft - 16 })
+  box.value.scrollTop += Math.min(0, now.top - shown.top) + Math.max(0, now.bottom - shown.bottom)
+})
 </script>
 
 <template>

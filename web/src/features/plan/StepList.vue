@@ -1,11 +1,22 @@
 <script setup lang="ts">
+import { nextTick, useTemplateRef, watch } from 'vue'
+
 import type { Operation } from '@/shared/api/client'
 import { useUnits } from '@/shared/figures/useUnits'
+import { useWidth } from '@/shared/state/useWidth'
 
 /** The steps as a numbered run, each with its one key figure. */
 const props = defineProps<{ steps: Operation[]; holdings: string[]; chosen: string }>()
 const emit = defineEmits<{ choose: [string] }>()
 const { text } = useUnits()
+/** Upright the steps are a strip: the chosen one is in sight in it, as soon as it is shown. */
+const list = useTemplateRef<HTMLElement>('list')
+const width = useWidth(list, 0)
+watch([width, () => props.chosen], async () => {
+  await nextTick()
+  const row = list.value?.querySelector<HTMLElement>('[aria-current=step]')
+  if (row) list.value?.scrollTo({ left: row.offsetLeft - 16 })
+})
 function key(step: Operation): string {
   const figure = step.figures.find((f) => f.key === step.headline)?.figure
   return `${step.headline_words} ${figure ? text(figure.shown) : ''}`.trim()
@@ -20,7 +31,7 @@ function ends(at: number): string {
 </script>
 
 <template>
-  <ol class="steps">
+  <ol ref="list" class="steps">
     <li v-for="(step, n) in steps" :key="step.key">
       <p v-if="ends(n)" class="end muted small">{{ ends(n) }}</p>
       <button
