@@ -58,7 +58,7 @@ li p {
 .go.v-btn {
   justify-self: end;
   min-width: 320px;
-  height: 78px;
+  height: 80px;
   font-size: var(--s28);
 }
 @media (max-width: 600px) {
