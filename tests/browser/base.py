@@ -128,11 +128,11 @@ class BrowserCase(unittest.TestCase):
         expect(button).to_be_focused()
         self.page.keyboard.press("Enter")
 
-    def post(self, path: str, body: Any) -> Any:
+    def post(self, path: str, body: Any, *, method: str = "POST") -> Any:
         """The JSON of what a page's act answers; the page must be open."""
         [token] = [cooky["value"] for cooky in self.page.context.cookies() if cooky["name"] == "csrftoken"]
         headers = {"Content-Type": "application/json", "X-CSRFToken": token, "Referer": self.server.url}
-        answer = self.page.request.post(path, data=json.dumps(body), headers=headers)
+        answer = self.page.request.fetch(path, method=method, data=json.dumps(body), headers=headers)
         self.assertTrue(answer.ok, answer.text())
         return answer.json()
 

@@ -41,6 +41,18 @@ class ThreadsPage(BrowserCase):
         self.page.get_by_role("button", name="2 BA", exact=True).last.click()
         expect(self.page.get_by_text("the BA number")).to_be_visible()
 
+    def test_its_neighbours_are_a_press_away(self) -> None:
+        """9/16 follows 1/2 in the Whitworth series; the one that is shown is in sight in its strip."""
+        self.open("1/2 BSW")
+        strip = self.page.get_by_role("navigation", name="Threads", exact=True)
+        strip.get_by_role("button", name="Larger: 9/16 BSW").click()
+        expect(self.page.get_by_role("heading", level=1, name="9/16 BSW")).to_be_visible()
+        here = strip.get_by_role("button", name="9/16 BSW", exact=True)
+        expect(here).to_have_attribute("aria-current", "true")
+        expect(here).to_be_in_viewport(ratio=1)
+        strip.get_by_role("button", name="Smaller: 1/2 BSW").click()
+        expect(self.page.get_by_role("heading", level=1, name="1/2 BSW")).to_be_visible()
+
     def test_a_size_is_a_line_through_every_series(self) -> None:
         """A worn 3/8: 3/8-16 UNC, 3/8 BSW and 3/8 BSF measure about so much, no metric coarse thread does."""
         self.open("0.372")
@@ -90,7 +102,7 @@ class ThreadsPage(BrowserCase):
     def test_keep_one_at_hand(self) -> None:
         self.open("M12x1.25")
         self.page.get_by_role("button", name="Add to favourites").click()
-        kept = self.page.get_by_role("button", name="★ M12x1.25")
+        kept = self.page.get_by_role("group", name="Favourites").get_by_role("button", name="M12x1.25")
         expect(kept).to_be_visible()
         self.open("G1/2")
         expect(self.page.get_by_role("heading", name="G1/2")).to_be_visible()

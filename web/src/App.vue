@@ -160,4 +160,12 @@ main {
     padding-inline: 16px;
   }
 }
+@media (max-width: 360px) {
+  .top {
+    gap: 8px;
+  }
+  .units button {
+    padding-inline: 8px;
+  }
+}
 </style>

@@ -122,7 +122,7 @@ const minutes = computed(() => {
 </script>
 
 <template>
-  <div ref="place" class="grid" role="group" aria-label="The batch, piece by piece">
+  <div ref="place" class="grid" role="group" tabindex="0" data-strip aria-label="The batch, piece by piece">
     <table :style="{ '--wide': `${wide}px` }">
       <caption class="sr">
         Sizes, gauging and the die for each piece

@@ -70,6 +70,7 @@ const stands = computed(
         v-if="gauge?.mate"
         v-model="mate"
         :items="bench.mates"
+        :menu-props="{ location: 'top' }"
         :label="bench.step?.inside ? 'which screw (optional)' : 'which nut (optional)'"
         :error-messages="problem?.of('mate')?.message"
         maxlength="60"

@@ -31,7 +31,7 @@ function ends(at: number): string {
 </script>
 
 <template>
-  <ol ref="list" class="steps">
+  <ol ref="list" class="steps" data-strip>
     <li v-for="(step, n) in steps" :key="step.key">
       <p v-if="ends(n)" class="end muted small">{{ ends(n) }}</p>
       <button

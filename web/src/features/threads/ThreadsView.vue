@@ -13,7 +13,7 @@ import DieMemory from '@/features/threads/DieMemory.vue'
 import ShopServes from '@/shared/jobs/ShopServes.vue'
 import ThreadBench from '@/features/threads/ThreadBench.vue'
 import ThreadHead from '@/features/threads/ThreadHead.vue'
-import ThreadList from '@/features/threads/ThreadList.vue'
+import ThreadStrip from '@/features/threads/ThreadStrip.vue'
 import ThreadOverlay from '@/features/threads/ThreadOverlay.vue'
 import SizeRule from '@/shared/threads/SizeRule.vue'
 import { useFavourites } from '@/features/threads/useFavourites'
@@ -23,7 +23,7 @@ import { provideUnit, useUnits } from '@/shared/figures/useUnits'
 import { useTitle } from '@/shared/state/useTitle'
 import { type CardQuery, EMPTY, useCard } from '@/features/threads/useCard'
 
-/** The book of threads: type or browse on the left, the thread's page on the right. */
+/** The book of threads: what is typed, its neighbours, the page of the thread. */
 const route = useRoute()
 const router = useRouter()
 const query = reactive<CardQuery>({ ...EMPTY, q: String(route.query.q ?? '') })
@@ -87,7 +87,7 @@ watch(
         @update:model-value="(typed) => Object.assign(query, { ...EMPTY, q: typed })"
         @change="remember"
       />
-      <p v-if="!shown && kept.length" class="kept" role="group" aria-label="Favourites">
+      <p v-if="kept.length" class="kept" role="group" aria-label="Favourites">
         <span class="small muted">Favourites</span>
         <plain-btn v-for="name in kept" :key="name" class="fig" @click="choose(name)">{{ name }}</plain-btn>
       </p>
@@ -96,9 +96,9 @@ watch(
         <ChoiceList :choices="choices" @take="choose" />
       </div>
     </header>
-    <ThreadList
+    <ThreadStrip
       v-if="shown"
-      class="side"
+      class="strip"
       :chosen="shown.designation"
       :series="shown.series"
       @choose="choose"
@@ -172,14 +172,7 @@ watch(
   margin-left: auto;
 }
 .open {
-  grid-template-columns: 250px minmax(0, 1fr);
-  grid-template-rows: auto 1fr;
-}
-.open > .page {
-  grid-area: 1 / 2 / 3 / 3;
-}
-.side {
-  align-content: start;
+  gap: 8px;
 }
 .page {
   display: grid;
@@ -195,25 +188,16 @@ watch(
 .empty {
   align-self: start;
 }
-/* What was asked for comes first; its neighbours stand under it. */
+/* What was asked for comes first; its neighbours and the favourites stand under it. */
 @media (max-width: 900px) {
-  .open {
-    display: flex;
-    flex-direction: column;
-    align-items: stretch;
-  }
-  .open > .side {
+  .open > .strip {
     order: 1;
   }
   .find > .v-input {
     flex-basis: 100%;
   }
-}
-@media (min-width: 901px) {
-  .side {
-    position: sticky;
-    top: 12px;
-    align-self: start;
+  .open .kept {
+    display: none;
   }
 }
 /* On paper: the page of the thread alone. */
@@ -222,7 +206,7 @@ watch(
     display: block;
   }
   .find,
-  .side,
+  .strip,
   .page > .hole,
   .page > .overlay {
     display: none;

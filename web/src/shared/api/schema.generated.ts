@@ -194,7 +194,7 @@ export interface paths {
         };
         /**
          * Holders
-         * @description The holders that are designed here, and what each asks for.
+         * @description The holders that are designed here, and what each asks for, with examples of the shop's own dies and bars.
          */
         get: operations["server_holders_api_holders"];
         put?: never;
