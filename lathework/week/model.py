@@ -11,6 +11,8 @@ from lathework.week.hours import Span
 Item = tuple[str, str]
 """Something that is set up: its kind ("bar", "die", "gears"), and which one it is."""
 SetUp = frozenset[Item]
+ONCE = frozenset({"die", "head", "tap"})
+"""Kinds of things of which a shop has one of each size: what stands in one lathe is not in another (practice)."""
 WEIGHTS: Mapping[str, tuple[int, str]] = {
     "stopped": (6, "a machine is waiting for it"),
     "promised": (3, "promised to somebody"),
@@ -41,6 +43,11 @@ class Task:
     people: tuple[str, ...] = ()
     pieces: int = 1
     what: str = ""
+
+    @property
+    def once(self) -> SetUp:
+        """What of its set-up is there once in the shop."""
+        return frozenset(item for item in self.holds if item[0] in ONCE)
 
     @property
     def part(self) -> str:

@@ -1,4 +1,5 @@
-"""Tasks placed one after the other, each as early as hours, station, hands and what it waits for allow."""
+"""Tasks placed one after the other, each as early as hours, station, hands, what is there once, and what it waits for
+allow."""
 
 from __future__ import annotations
 
@@ -45,6 +46,9 @@ class Placing:
         self.wanted = [
             [clock.until(due.at) if due.at is not None else NEVER_MIN for clock in self.clocks] for due in self.dues
         ]
+        things = {item: n for n, item in enumerate(sorted({item for task in self.tasks for item in task.once}))}
+        self.things = len(things)
+        self.once = [tuple(things[item] for item in task.once) for task in self.tasks]
         self.first = [self._change(problem.standing.get(task.station, NOTHING), task) for task in self.tasks]
         self.change = [[self._change(before.holds, task) for task in self.tasks] for before in self.tasks]
 
@@ -73,7 +77,7 @@ class Placing:
         that is seen: what is told then is less than it costs, and more than that."""
         tasks, change, stations, jobs, costs = self.tasks, self.change, self.station, self.job, self.weights
         ended = [-1] * len(tasks)
-        free, hands = [0] * self.stations, [0] * len(self.clocks)
+        free, hands, taken = [0] * self.stations, [0] * len(self.clocks), [0] * self.things
         stands = [-1] * self.stations
         done, late, risky = ([0] * len(self.jobs) for _ in range(3))
         total, unplaced = 0, []
@@ -82,6 +86,9 @@ class Placing:
             ready, opens = self.ready[at], free[station]
             if opens > ready:
                 ready = opens
+            for thing in self.once[at]:
+                if taken[thing] > ready:
+                    ready = taken[thing]
             waits = True
             for before in self.after[at]:
                 end = ended[before]
@@ -110,6 +117,8 @@ class Placing:
                 total += weight * RISKY * (over - risky[job])
                 risky[job] = over
             ended[at] = free[station] = hands[hand] = end
+            for thing in self.once[at]:
+                taken[thing] = end
             stands[station] = at
             total += SETTING_UP * setting_up
             if total > dearest:

@@ -111,6 +111,26 @@ class TheWeek(BrowserCase):
             wanted.press("Enter")
         self.assertEqual(answer.value.status, 200)
 
+    def test_a_late_job_and_the_cutting_list(self) -> None:
+        """Wanted tomorrow, after everything else: it is late, and what would help is said; each bar has its cuts."""
+        page, title = self.open_week(), "Grease cups, lamp carriage rollers"
+        self.job(title)
+        wanted = page.get_by_role("textbox", name=f"Wanted, {title}")
+        type_into(wanted, "tomorrow")
+        with page.expect_response("**/api/week/jobs/*") as answer:
+            wanted.press("Enter")
+        [late] = [job for job in answer.value.json()["jobs"] if job["title"] == title]
+        self.assertEqual(late["mark"], "late")
+        row = page.get_by_role("article").filter(has=wanted)
+        expect(row).to_contain_text("✗")
+        for line in late["helps"]:
+            expect(row).to_contain_text(line)
+        cut = page.get_by_role("region", name="To cut")
+        expect(cut.get_by_role("listitem").first).to_contain_text(re.compile(r": .+ left"))
+        file = page.request.get("/api/week/cutting.csv").text()
+        self.assertIn("bar_mm", file.splitlines()[0])
+        self.assertIn("Levelling studs", file)
+
     def test_a_block_is_dragged(self) -> None:
         """In front of all the others: it is done before the one it was let go on."""
         page = self.open_week()

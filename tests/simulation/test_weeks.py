@@ -7,6 +7,7 @@ import subprocess
 import sys
 import unittest
 from collections.abc import Sequence
+from dataclasses import replace
 from functools import partial
 from itertools import permutations
 from pathlib import Path
@@ -92,6 +93,23 @@ class Weeks(unittest.TestCase):
             order = simple_order(Placing(problem), tries=120)
             with self.subTest(seed):
                 self.assertEqual(faults(problem, order), [])
+
+    def test_what_is_there_once_is_in_one_lathe_at_a_time(self) -> None:
+        """Two people at two lathes: with the same die one after the other, with two dies side by side."""
+        people = (Person("p", ALWAYS), Person("q", ALWAYS))
+        for second, together in (("M6", False), ("M8", True)):
+            dies = {"a": "M6", "b": second}
+            tasks = tuple(Task(n, at, "", n, 60, frozenset({("die", dies[n])})) for at, n in enumerate(dies))
+            problem = Problem(tasks, {0: Due(None, 1), 1: Due(None, 1)}, people)
+            order = simple_order(Placing(problem))
+            first, then = sorted(order.bookings, key=lambda one: one.begin)
+            with self.subTest(second):
+                self.assertEqual(then.begin < first.end, together)
+                self.assertEqual(faults(problem, order), [])
+        found: list[tuple[int, list[int]]] = []
+        same = Problem(tuple(replace(task, holds=tasks[0].holds) for task in tasks), problem.dues, people)
+        placing = Placing(same)
+        self.assertTrue(solve(placing, simple_order(placing), PATIENCE_S, partial(_noted, found)))
 
     def test_the_checker_finds_faults(self) -> None:
         """An order of another week is none of this one."""

@@ -87,8 +87,10 @@ def faults(problem: Problem, order: Order) -> list[str]:
         [hand] = [person for person in problem.people if person.name == one.person]
         if (task.people and one.person not in task.people) or task.station in hand.not_at:
             found.append(f"{task.ident}: by {one.person}")
-        for whose in (task.station, f"hands of {one.person}"):
-            if taken.setdefault(whose, set()) & (span if whose == task.station else work):
+        once = [f"the only {kind} {name}" for kind, name in task.holds if kind in ("die", "head", "tap")]
+        hands = f"hands of {one.person}"
+        for whose in (task.station, hands, *once):
+            if taken.setdefault(whose, set()) & (work if whose == hands else span):
                 found.append(f"{task.ident}: two at once, {whose}")
-            taken[whose] |= span if whose == task.station else work
+            taken[whose] |= work if whose == hands else span
     return found

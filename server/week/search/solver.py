@@ -55,7 +55,18 @@ class Model:
             self.model.add_no_overlap(together)
         for station in dict.fromkeys(task.station for task in problem.tasks):
             self._one_after_the_other([one for one in self.work.values() if one.task.station == station], station)
+        self._there_once()
         self._wanted()
+
+    def _there_once(self) -> None:
+        """What the shop has once is in one lathe at a time."""
+        for item in {item for task in self.problem.tasks for item in task.once}:
+            own = [one for one in self.work.values() if item in one.task.once]
+            if len({one.task.station for one in own}) > 1:
+                spans = [(one, self.model.new_int_var(0, self.horizon, "")) for one in own]
+                self.model.add_no_overlap(
+                    self.model.new_interval_var(one.begin, takes, one.end, "") for one, takes in spans
+                )
 
     def _work(self, task: Task) -> _Work:
         new = self.model.new_int_var
