@@ -21,6 +21,37 @@ NEVER_MIN = 60 * 24 * 365
 NOTHING: SetUp = frozenset()
 
 
+class _Met:
+    """How the days of jobs are met as their tasks find places, in minutes of work, and what that costs so far."""
+
+    __slots__ = ("cost", "done", "late", "risky", "wanted", "weights")
+
+    def __init__(self, placing: Placing) -> None:
+        self.cost, self.wanted, self.weights = 0, placing.wanted, placing.weights
+        self.done, self.late, self.risky = ([0] * len(self.weights) for _ in range(3))
+
+    def ends(self, job: int, hand: int, worked: int) -> None:
+        """A task of a job ends when somebody has worked so many minutes (unit: minutes)."""
+        weight, over = self.weights[job], worked - self.wanted[job][hand]
+        if worked > self.done[job]:
+            self.cost += weight * DONE * (worked - self.done[job])
+            self.done[job] = worked
+        if over > self.late[job]:
+            self.cost += weight * LATE * (over - self.late[job])
+            self.late[job] = over
+        # Were all to take LONGER, by how many OF its parts it would be over.
+        over = OF * over + (LONGER - OF) * worked
+        if over > self.risky[job]:
+            self.cost += weight * RISKY * (over - self.risky[job])
+            self.risky[job] = over
+
+    def never(self, job: int) -> None:
+        """A task of a job has no place."""
+        never = LATE * (NEVER_MIN - self.late[job]) + DONE * (NEVER_MIN - self.done[job])
+        self.cost += self.weights[job] * never
+        self.done[job] = self.late[job] = NEVER_MIN
+
+
 class Placing:
     """A problem by numbers, so that thousands of sequences can be tried: tasks, stations and hands as places of
     lists. A sequence is the places of all tasks."""
@@ -69,63 +100,54 @@ class Placing:
                 best = (found[1], found[0], hand, found[2])
         return best
 
+    def _ready(self, at: int, ended: Sequence[int], free: Sequence[int], taken: Sequence[int]) -> int | None:
+        """From when a task may be worked at: its station and what is there once are free, and what it waits for has
+        ended; None where that has no place."""
+        ready, opens = self.ready[at], free[self.station[at]]
+        if opens > ready:
+            ready = opens
+        for thing in self.once[at]:
+            if taken[thing] > ready:
+                ready = taken[thing]
+        for before in self.after[at]:
+            end = ended[before]
+            if end < 0:
+                return None
+            if end > ready:
+                ready = end
+        return ready
+
     def place(
         self, sequence: Iterable[int], bookings: list[Booking] | None = None, *, dearest: float = inf
     ) -> tuple[int, list[int]]:
         """What the order of a sequence costs, and the places of the tasks that no hours are left for; its bookings are
         added to those that are given. A sequence that costs more than `dearest` (a cost, of no unit) is left where
         that is seen: what is told then is less than it costs, and more than that."""
-        tasks, change, stations, jobs, costs = self.tasks, self.change, self.station, self.job, self.weights
-        ended = [-1] * len(tasks)
+        ended, stands = [-1] * len(self.tasks), [-1] * self.stations
         free, hands, taken = [0] * self.stations, [0] * len(self.clocks), [0] * self.things
-        stands = [-1] * self.stations
-        done, late, risky = ([0] * len(self.jobs) for _ in range(3))
-        total, unplaced = 0, []
+        met = _Met(self)
+        unplaced = []
         for at in sequence:
-            station, job = stations[at], jobs[at]
-            ready, opens = self.ready[at], free[station]
-            if opens > ready:
-                ready = opens
-            for thing in self.once[at]:
-                if taken[thing] > ready:
-                    ready = taken[thing]
-            waits = True
-            for before in self.after[at]:
-                end = ended[before]
-                waits = waits and end >= 0
-                if end > ready:
-                    ready = end
-            setting_up = change[stands[station]][at] if stands[station] >= 0 else self.first[at]
-            found = self._earliest(at, ready, setting_up + self.minutes[at], hands) if waits else None
-            weight = costs[job]
+            station, before = self.station[at], stands[self.station[at]]
+            setting_up = self.change[before][at] if before >= 0 else self.first[at]
+            ready = self._ready(at, ended, free, taken)
+            found = None if ready is None else self._earliest(at, ready, setting_up + self.minutes[at], hands)
             if found is None:
                 unplaced.append(at)
-                total += weight * (LATE * (NEVER_MIN - late[job]) + DONE * (NEVER_MIN - done[job]))
-                done[job] = late[job] = NEVER_MIN
+                met.never(self.job[at])
                 continue
             end, begin, hand, worked = found
-            over = worked - self.wanted[job][hand]
-            if worked > done[job]:
-                total += weight * DONE * (worked - done[job])
-                done[job] = worked
-            if over > late[job]:
-                total += weight * LATE * (over - late[job])
-                late[job] = over
-            # Were all to take LONGER, by how many OF its parts it would be over.
-            over = OF * over + (LONGER - OF) * worked
-            if over > risky[job]:
-                total += weight * RISKY * (over - risky[job])
-                risky[job] = over
             ended[at] = free[station] = hands[hand] = end
             for thing in self.once[at]:
                 taken[thing] = end
             stands[station] = at
-            total += SETTING_UP * setting_up
-            if total > dearest:
+            met.ends(self.job[at], hand, worked)
+            met.cost += SETTING_UP * setting_up
+            if met.cost > dearest:
                 break
             if bookings is not None:
-                bookings.append(Booking(tasks[at], self.problem.people[hand].name, begin, setting_up, end))
-        return total, unplaced
+                bookings.append(Booking(self.tasks[at], self.problem.people[hand].name, begin, setting_up, end))
+        return met.cost, unplaced
 
     def order(self, sequence: Iterable[int]) -> Order:
         """The order of a sequence."""

@@ -17,6 +17,8 @@ BENCH, MILL, PRESS = "bench", "mill", "press"
 STATIONS = {BENCH: "Bench, vice", MILL: "Mill", PRESS: "Drill press"}
 """Where work is done off the lathe, and what that is called."""
 _OFF_THE_LATHE = {"saw": BENCH, "deburr": BENCH, "fit": BENCH, "flats": MILL, "keyway": MILL}
+_CUTS_THREADS = ("thread", "finish", "screwcut")
+"""Steps whose time depends on how a thread is cut: a blank is turned alike for all."""
 IN_PASSING_MIN = 30
 """Less than this at the bench is done beside the work at a machine (minutes, practice)."""
 
@@ -110,7 +112,7 @@ def _to_make(bench: Bench) -> list[frozenset[str]]:
 def work_of(step: Operation, plan: Plan, *, first: bool) -> Work:
     """What a step is, as far as its time may depend on it; `first` says that it is of a first piece."""
     job = plan.job
-    way = step.cutter if step.thread is not None and not step.inside else ""
+    way = step.cutter if step.kind in _CUTS_THREADS and not step.inside else ""
     return Work(step.kind, job.material.name, job.setup.machine, first, way, size_of(job.part.stock.across.mm))
 
 

@@ -7,7 +7,7 @@ from itertools import pairwise
 from typing import Literal
 
 from lathework.value import value
-from lathework.week.changeover import CHANGE_MIN, named, saved, shared
+from lathework.week.changeover import named, saved, saved_min, shared
 from lathework.week.likely import last_of, overs
 from lathework.week.model import Booking, Item, Order, Problem
 from lathework.week.placing import Placing
@@ -54,8 +54,7 @@ def _sharing(problem: Problem, order: Order) -> Iterator[Reason]:
             items = shared(before.task.holds, after.task.holds)
             if saved(items) >= LEAST_SAVED_MIN:
                 text = f"{after.task.title} follows {before.task.title}: both use {_listed(items)}."
-                pace = problem.setting_up.get(after.task.station, 1.0)
-                yield Reason(after.task.job, text, "saves", round(pace * saved(items)))
+                yield Reason(after.task.job, text, "saves", saved_min(problem, after.task.station, items))
 
 
 def _waiting(problem: Problem, order: Order) -> Iterator[Reason]:
@@ -73,9 +72,10 @@ def _as_set_up(problem: Problem, order: Order) -> Iterator[Reason]:
     for bookings in _at_one_station(order):
         first = bookings[0]
         standing = problem.standing.get(first.task.station, frozenset())
-        kept = sum(CHANGE_MIN[kind] for kind, _ in standing & first.task.holds)
-        if kept >= LEAST_SAVED_MIN and first.task.holds <= standing:
-            yield Reason(first.task.job, f"{first.task.title} comes first: it is set up now.", "set up", kept)
+        kept = standing & first.task.holds
+        if saved(kept) >= LEAST_SAVED_MIN and first.task.holds <= standing:
+            minutes = saved_min(problem, first.task.station, kept)
+            yield Reason(first.task.job, f"{first.task.title} comes first: it is set up now.", "set up", minutes)
 
 
 def reasons(problem: Problem, order: Order) -> tuple[Reason, ...]:

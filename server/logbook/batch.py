@@ -16,12 +16,15 @@ from lathework.gauging.verdicts import MEANINGS, NUT_VERDICTS
 from lathework.part.stock import bar_for_batch, bar_used
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
+from lathework.units import show_number
 from lathework.week.words import duration
 from server.jobs.queries import Job, entries_of, gaugings_of, steps_timed
 from server.jobs.standing import Standing
 from server.jobs.stored import recorded
 
 _OF = {str(verdict): meaning for verdict, meaning in MEANINGS.items()}
+WHOLE_FROM_MIN = 10
+"""Minutes are told whole from here on."""
 OF_THE_CARD = ("reading", "verdict", "setting", "zero", "accept")
 """What of the first piece is worth having beside the next."""
 
@@ -90,11 +93,12 @@ class ThreadsShown:
 @dataclass(frozen=True)
 class MinutesShown:
     """How long the steps of a piece took that were timed, and how long the plan expected of the same ones, in minutes;
-    the first as it is said."""
+    the first as a figure, both as they are said."""
 
     piece: int
     minutes: float
     expected: float
+    text: str
     said: str
 
 
@@ -221,7 +225,9 @@ def _minutes(job: Job, part: str) -> Iterator[MinutesShown]:
         sums[0] += minutes
         sums[1] += expected
     for piece, (minutes, expected) in sorted(took.items()):
-        yield MinutesShown(piece, round(minutes, 2), round(expected, 2), duration(minutes))
+        said = f"{duration(minutes)}, {duration(expected)} by the plan"
+        text = show_number(minutes, 1 if minutes < WHOLE_FROM_MIN else 0)
+        yield MinutesShown(piece, round(minutes, 2), round(expected, 2), text, said)
 
 
 def _bar(plan: Plan, good: int, scrapped: int) -> tuple[FigureShown, ...]:

@@ -26,7 +26,7 @@ from server.kit.owned import things
 from server.site.choices import ChoiceShown
 from server.week.gather import Gathered, Left, gather
 from server.week.lists import bars_shown, buys_shown, cutting_of, needs_of
-from server.week.models import PutBefore
+from server.week.models import Person, PutBefore
 from server.week.shown import (
     BookingShown,
     JobInWeek,
@@ -265,7 +265,7 @@ def week_shown(gathered: Gathered) -> WeekShown:
         now=_now(gathered, order, why, names),
         moment=moment_words(gathered.now, 0),
         people=tuple(
-            PersonShown(person.name, person.usual, person.changed, hours_words(hours), tuple(person.lathes))
+            PersonShown(person.name, person.usual, person.changed, hours_words(hours), _still_there(person, owned))
             for person, hours in gathered.people
         ),
         hours=_hours(gathered),
@@ -289,6 +289,11 @@ def week_shown(gathered: Gathered) -> WeekShown:
         buys=buys_shown(cutting),
         pace=_pace(gathered),
     )
+
+
+def _still_there(person: Person, owned: Sequence[Owned]) -> tuple[str, ...]:
+    """The lathes that somebody uses: of one that was sold nothing is left to be chosen."""
+    return tuple(one.id for one in owned if isinstance(one, OwnLathe) and one.id in person.lathes)
 
 
 def _rank(code: str) -> tuple[bool, str]:

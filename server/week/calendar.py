@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable, Collection, Iterator
+from collections.abc import Collection, Iterator
 from datetime import date, datetime, time, timedelta
 from itertools import chain, islice, takewhile
 
@@ -15,8 +15,8 @@ from lathework.week.words import at, duration
 from server.week.gather import Gathered
 
 MOST_EVENTS, LOOKED_AHEAD = 5000, timedelta(days=180)
-MOST_TURNS = 20_000
-"""Times that a rule is followed: every day for fifty years."""
+MOST_TURNS, MOST_IN_ALL = 20_000, 200_000
+"""Times that a rule is followed (every day for fifty years), and all rules of a calendar together."""
 DAY = timedelta(days=1)
 Busy = tuple[datetime, datetime]
 
@@ -47,45 +47,53 @@ def _moment(value: date | datetime) -> datetime:
     return datetime.combine(value, time())
 
 
-def _turns(event: Event) -> Iterator[datetime]:
-    """When an event begins by its rules, from its first time on, by its own clock: a rule may go on for ever. Raises
-    ValueError for a rule that is none."""
+def _followed(turns: Iterator[datetime], budget: Iterator[int]) -> Iterator[datetime]:
+    """The times of a rule. Raises InputError where a calendar has more of them than are followed."""
+    for one in islice(turns, MOST_TURNS):
+        if next(budget, None) is None:
+            raise InputError("too-many", "text", "Too many repeated events: choose a smaller calendar.")
+        yield _moment(one)
+
+
+def _turns(event: Event, last: datetime, budget: Iterator[int]) -> Iterator[datetime]:
+    """When an event begins by its rules, from its first time on and up to a moment, by its own clock: a rule may go on
+    for ever. Raises ValueError for a rule that is none, InputError for too many of them."""
     start = event.start if isinstance(event.start, datetime) else datetime.combine(event.start, time())
     for rule in event.rrules:
         # A rule may end by another clock than it begins by, which is compared here.
         own = ";".join(part for part in rule.to_ical().decode().split(";") if not part.startswith("UNTIL="))
-        turns: Iterator[datetime] = (_moment(one) for one in islice(rrulestr(own, dtstart=start), MOST_TURNS))
-        until = rule.get("UNTIL")
-        yield from takewhile(_not_after(until[0]), turns) if until else turns
+        until = _last(rule["UNTIL"][0]) if rule.get("UNTIL") else last
+        ends = min(until, last)
+        yield from takewhile(ends.__ge__, _followed(iter(rrulestr(own, dtstart=start)), budget))
     yield _moment(start)
 
 
-def _not_after(last: date | datetime) -> Callable[[datetime], bool]:
-    """Whether a moment is not after the last one that is meant; a day alone is meant whole."""
-    end = _moment(last) if isinstance(last, datetime) else _moment(last) + DAY - timedelta(minutes=1)
-    return lambda moment: moment <= end
+def _last(until: date | datetime) -> datetime:
+    """The last moment that is meant; a day alone is meant whole."""
+    return _moment(until) if isinstance(until, datetime) else _moment(until) + DAY - timedelta(minutes=1)
 
 
-def _begins(event: Event, apart: Collection[datetime]) -> Iterator[datetime]:
+def _begins(event: Event, apart: Collection[datetime], last: datetime, budget: Iterator[int]) -> Iterator[datetime]:
     """When an event begins: as often as it says, but for what is left out, and what is written `apart`."""
     left_out = {_moment(one) for one in event.exdates} | set(apart)
     extra = (_moment(one) for one, _ in event.rdates)
-    yield from (one for one in dict.fromkeys(chain(extra, _turns(event))) if one not in left_out)
+    yield from (one for one in dict.fromkeys(chain(extra, _turns(event, last, budget))) if one not in left_out)
 
 
 def _events(calendar: Calendar, now: datetime) -> Iterator[Busy]:
     events = [event for event in calendar.events if event.get("dtstart") is not None]
     if len(events) > MOST_EVENTS:
         raise InputError("too-many", "text", f"More than {MOST_EVENTS} events: choose a smaller calendar.")
+    last, budget = now + LOOKED_AHEAD, iter(range(MOST_IN_ALL))
     apart: dict[str, list[datetime]] = {}
     for event in events:
         if event.RECURRENCE_ID is not None:
             apart.setdefault(event.uid, []).append(_moment(event.RECURRENCE_ID))
     for event in events:
         length = _moment(event.end) - _moment(event.start)
-        moved = event.RECURRENCE_ID is not None
-        for begin in [_moment(event.start)] if moved else _begins(event, apart.get(event.uid, ())):
-            if begin + length > now and begin < now + LOOKED_AHEAD:
+        once = [_moment(event.start)] if event.RECURRENCE_ID is not None else None
+        for begin in once or _begins(event, apart.get(event.uid, ()), last, budget):
+            if begin + length > now and begin < last:
                 yield begin, begin + length
 
 

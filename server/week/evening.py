@@ -59,7 +59,11 @@ def _moves(then: Gathered, now: Gathered) -> tuple[str, ...]:
 
 
 def today_shown(now: datetime) -> TodayShown | None:
-    """What was done today at a moment of the shop's clock; None where nothing was recorded."""
+    """What was done today at a moment of the shop's clock; None where nothing was recorded.
+
+    Both weeks are at the pace that is known now, and begin from what stands in the lathes now: what they differ by is
+    what was done.
+    """
     begin = _begin(now)
     entries = list(entries_between(begin, begin + DAY).select_related("job"))
     if not entries:

@@ -46,12 +46,10 @@ KINDS = """(() => {
 })"""
 FOUND = f"""([options, kinds]) => axe.run(kinds ? {{ include: {KINDS}() }} : document, options).then(found =>
   found.violations.map(one => [one.id, ...one.nodes.slice(0, 4).map(node => node.html.slice(0, 160))]))"""
-#: What holds more than it shows: fields narrower than their words, boxes one would have to scroll sideways. A strip of
-#: things to press is rolled; what is not read out is the short of what is said whole beside it.
+#: What holds more than it shows: fields narrower than their words, boxes one would have to scroll sideways.
 CUT_OFF = """() => [...document.querySelectorAll("main *")]
   .filter(e => e.clientWidth > 1 && e.scrollWidth > e.clientWidth + 1)
   .filter(e => e.matches("input, textarea") || getComputedStyle(e).overflowX !== "visible")
-  .filter(e => !e.matches("[data-strip]") && !e.closest("[aria-hidden=true]"))
   .map(e => `${e.tagName} ${e.value || e.textContent.trim() || e.className}`.slice(0, 80))"""
 #: The innermost of what makes a page wider than the screen.
 WIDER = """() => document.documentElement.scrollWidth <= innerWidth ? [] : [...document.querySelectorAll("body *")]

@@ -119,6 +119,7 @@ class Reach(BrowserCase):
         panel.get_by_role("button", name="Remove the foot switch").click()
         panel.get_by_role("button", name="Set up a foot switch").click()
         page.get_by_role("heading", level=1).click()
+        expect(panel).to_have_count(0)
         page.keyboard.press("F8")
         expect(self.second_acts(page).get_by_role("button", name="Set up a foot switch")).to_be_visible()
 

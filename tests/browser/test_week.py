@@ -76,7 +76,13 @@ class TheWeek(BrowserCase):
         """A job is put off by a press, its cost is said; the chance of a day opens its working."""
         page = self.open_week()
         self.job("Levelling studs, lamp carriage")
-        page.get_by_role("button", name=re.compile("sure|in time")).click()
+        chance = page.get_by_role("button", name=re.compile("sure|in time"))
+        # Opened or not, one mark has one colour.
+        marks = "marks => marks.map(mark => getComputedStyle(mark).color)"
+        colours = page.locator(".job.is-sure .sure").evaluate_all(marks)
+        self.assertGreater(len(colours), 1)
+        self.assertEqual(len(set(colours)), 1)
+        chance.click()
         expect(page.get_by_role("region", name="How chance in time is worked out")).to_contain_text("spread")
         with page.expect_response("**/api/week/jobs/*") as answer:
             page.get_by_role("button", name="Not this week").click()
@@ -88,7 +94,7 @@ class TheWeek(BrowserCase):
         expect(page.get_by_role("button", name="Not this week")).to_have_count(0)
 
     def test_two_pages_do_not_write_over_each_other(self) -> None:
-        """What another page said meanwhile comes in, beside what is typed here; that is kept."""
+        """What another page said meanwhile comes in, beside what is typed here; that is kept, and said again."""
         title = "Tie rods, shutter linkage"
         page = self.open_week()
         said: list[object] = []
@@ -96,7 +102,9 @@ class TheWeek(BrowserCase):
         page.on("request", lambda request: said.append(request) if request.method == "PUT" else None)
         page.route("**/api/week", lambda route: route.continue_() if said else route.abort())
         [job] = [one for one in page.request.get("/api/week").json()["jobs"] if one["title"] == title]
-        elsewhere = {"weight": "stopped", "revision": job["revision"]}
+        # Of a weight that no other test gives it: what comes in is seen to come in.
+        self.assertNotEqual(job["weight"], "nice")
+        elsewhere = {"weight": "nice", "revision": job["revision"]}
         self.post(f"/api/week/jobs/{job['job']}", elsewhere, method="PUT")
         self.job(title)
         wanted = page.get_by_role("textbox", name=f"Wanted, {title}")
@@ -106,8 +114,11 @@ class TheWeek(BrowserCase):
         self.assertEqual(answer.value.status, 409)
         expect(page.get_by_role("alert").filter(has_text="Someone changed this after you opened it.")).to_be_visible()
         expect(wanted).to_have_value("in 9 days")
-        expect(page.get_by_role("article").filter(has=wanted)).to_contain_text("a machine is waiting for it")
+        expect(page.get_by_role("article").filter(has=wanted)).to_contain_text("nice to have")
         expect(wanted).to_have_value("in 9 days")
+        with page.expect_response("**/api/week/jobs/*") as answer:
+            wanted.press("Enter")
+        self.assertEqual(answer.value.status, 200)
 
     def test_a_late_job_and_the_cutting_list(self) -> None:
         """Wanted tomorrow, after everything else: it is late, and what would help is said; each bar has its cuts."""

@@ -5,13 +5,15 @@ from __future__ import annotations
 import os
 import subprocess
 import sys
+import time
 import unittest
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 from dataclasses import replace
 from functools import partial
 from itertools import permutations
 from pathlib import Path
 from random import Random
+from typing import TypeVar
 
 import orjson
 
@@ -25,6 +27,8 @@ from server.week.search.solver import solve
 from tests.long import draws
 from tests.simulation.weeks import faults, week
 
+T = TypeVar("T")
+CHILDREN = "/proc/{0}/task/{0}/children"
 ROOT = Path(__file__).resolve().parents[2]
 ALWAYS = (Span(0, 10_000),)
 #: Fisher and Thompson (1963), six jobs on six machines: machine and minutes of each operation; the shortest makespan is
@@ -80,6 +84,14 @@ def late(placing: Placing, sequence: list[int], due: int) -> int:
     """Minutes that all jobs together end after they are due (minutes from now)."""
     order = placing.order(sequence)
     return sum(max(0, (order.done_at(job) or 0) - due) for job in range(6))
+
+
+def gone(process: str) -> bool:
+    """Whether a process is over, reaped or not."""
+    try:
+        return ") Z" in Path(f"/proc/{process}/stat").read_text()
+    except (FileNotFoundError, ProcessLookupError):
+        return True
 
 
 def _noted(found: list[tuple[int, list[int]]], cost: int, sequence: Sequence[int]) -> None:
@@ -227,6 +239,34 @@ class InItsProcess(unittest.TestCase):
         asked.stdin.close()
         self.assertNotEqual(asked.wait(timeout=PATIENCE_S), 0)
         asked.stdout.close()
+
+    @unittest.skipUnless(Path("/proc/self/task").exists(), "no /proc here")
+    def test_its_helper_ends_with_it(self) -> None:
+        """Whoever asked is gone before the search is over: neither process is left."""
+        asked = subprocess.Popen(
+            [sys.executable, "-m", "server.week.search.seek", "600", ATTENDED],
+            stdin=subprocess.PIPE,
+            stdout=subprocess.PIPE,
+            cwd=ROOT,
+        )
+        self.addCleanup(asked.kill)
+        assert asked.stdin is not None and asked.stdout is not None
+        asked.stdin.write(problem_json(week(6)) + b"\n")
+        asked.stdin.flush()
+        self.assertTrue(asked.stdout.readline())
+        helper = self.waited(lambda: Path(CHILDREN.format(asked.pid)).read_text().split())
+        asked.stdin.close()
+        asked.wait(timeout=PATIENCE_S)
+        self.waited(lambda: gone(helper[0]))
+        asked.stdout.close()
+
+    def waited(self, found: Callable[[], T]) -> T:
+        """What comes to be, however slow the machine is."""
+        until = time.monotonic() + PATIENCE_S
+        while not (told := found()):
+            self.assertLess(time.monotonic(), until)
+            time.sleep(0.05)
+        return told
 
     def test_a_problem_comes_over_whole(self) -> None:
         """But for titles and straying, which no search asks for."""

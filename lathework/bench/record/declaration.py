@@ -55,8 +55,8 @@ ENTRY = Group(
         "kind": Raw(
             {"enum": list(KINDS)},
             "a measured size, what the nut said, a move of the die, why else it bound, a step done, a step "
-            "accepted with a reason, a piece scrapped, a step redone, a note, the cautions read, a tool "
-            "touched off, all tool zeros lost, the part taken up out of turn, the piece continued out of turn",
+            "accepted with a reason, a piece scrapped, a step redone, a note, a pause, its end, the cautions read, "
+            "a tool touched off, all tool zeros lost, the part taken up out of turn, the piece continued out of turn",
             required=True,
         ),
         "piece": Raw({"type": "integer", "minimum": 1, "maximum": MOST_ENTRIES}, required=True),

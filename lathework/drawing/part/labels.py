@@ -52,7 +52,7 @@ class _Board:
         return placed
 
     def _under(self, label: Label) -> int:
-        return sum(_meet(_extent(label), tool) for tool in self._tools)
+        return sum(_meet(_extent(label), one) for one in self._tools)
 
 
 def _tools(layout: Layout, plan: Plan, chucking: Chucking) -> Iterator[Extent]:
@@ -72,7 +72,7 @@ def _extent(label: Label) -> Extent:
 
 
 def _meet(one: Extent, other: Extent) -> bool:
-    """Whether a label overlaps another one, or a tool, or stand less than a character apart."""
+    """Whether a label overlaps another one, or a tool, or stands less than a character apart."""
     return one[0] < other[1] + CHAR and one[1] + CHAR > other[0] and one[2] < other[3] and one[3] > other[2]
 
 

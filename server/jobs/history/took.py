@@ -18,6 +18,8 @@ LATEST = 3000
 """Steps that the pace is learned from, the latest of the shop."""
 STARTS_OVER_MIN = 12 * 60
 """After so many minutes without an entry the work was left: what comes next does not count from there (practice)."""
+SAYS_NOTHING = ("note", "pause", "go-on")
+"""Kinds of entries that end no setting up: a word is said in the middle of it."""
 MOST_SETTING_UP_MIN = 3 * 60
 """What comes later than this after the job before it was not set up all the while (practice)."""
 
@@ -64,7 +66,7 @@ def _begun(job: Job, plan: Plan, step: Operation, entry: Entry) -> TookRow | Non
     another job at the same lathe a short while before."""
     last = Entry.objects.filter(pk__lt=entry.pk).exclude(job=job).select_related("job").order_by("-pk").first()
     minutes = _since(last, entry)
-    if last is None or not 0 < minutes < MOST_SETTING_UP_MIN:
+    if last is None or entry.kind in SAYS_NOTHING or not 0 < minutes < MOST_SETTING_UP_MIN:
         return None
     try:
         other = next(one for one in plans_of(last.job.document) if one.job.part.id == last.part)

@@ -101,20 +101,18 @@ class Helper:
     def _listen(self, content: bytes) -> None:
         said, heard = self.process.stdin, self.process.stdout
         assert said is not None and heard is not None
-        with heard, suppress(OSError):
+        with suppress(OSError), said, heard:
             said.write(content.strip() + b"\n")
             said.flush()
             for line in heard:
                 found = orjson.loads(line)
-                if not found.get("ended"):
-                    self.best.offer_named(found["cost"], found["sequence"])
+                self.best.offer_named(found["cost"], found["sequence"])
 
     def end(self) -> None:
         """End it, and hear what it said last."""
         self.process.terminate()
         self._thread.join()
-        with suppress(OSError):
-            self.process.communicate()
+        self.process.wait()
 
 
 def seek(content: bytes, seconds: float, out: TextIO, *, helping: bool = False) -> None:
@@ -125,19 +123,18 @@ def seek(content: bytes, seconds: float, out: TextIO, *, helping: bool = False) 
 
     placing, began = Placing(problem_of(content)), time.monotonic()
     best = Best(placing, tell)
-    proven = False
     if helping:
         by_moves(best, began + seconds, seed=HELPERS_SEED)
-    else:
-        share = MOVES_SHARE[len(placing.tasks) <= SMALL]
-        helper = Helper(content, seconds * share, best)
-        try:
-            by_moves(best, began + seconds * share)
-        finally:
-            helper.end()
-    start = placing.order(best.sequence)
+        return
+    share = MOVES_SHARE[len(placing.tasks) <= SMALL]
+    helper = Helper(content, seconds * share, best)
+    try:
+        by_moves(best, began + seconds * share)
+    finally:
+        helper.end()
+    start, proven = placing.order(best.sequence), False
     left = began + seconds - time.monotonic()
-    if start.bookings and not start.unplaced and left > 0 and not helping:
+    if start.bookings and not start.unplaced and left > 0:
         from server.week.search.solver import solve
 
         proven = solve(placing, start, left, best.offer)

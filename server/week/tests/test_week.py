@@ -15,8 +15,11 @@ from django.test import TestCase
 from icalendar import Calendar
 from pypdf import PdfReader
 
+from lathework.job.document import read_document
+from lathework.planning.plan import make_plans
 from lathework.tests.samples import PLUG, TIE_ROD, document
 from lathework.week.likely import in_time
+from lathework.week.tasks import work_of
 from server.jobs.actions.documents import start_job
 from server.jobs.models import Job, TookRow
 from server.jobs.standing import standing
@@ -251,7 +254,10 @@ class Week(WeekCase):
         self.assertRegex(self.job(week, rods)["no_place"], r"^no one who may do it uses .+")
         # A lathe that was sold keeps nobody from the others.
         self.client.post(f"/api/kit/{small}/retire", "{}", content_type="application/json")
-        self.assertEqual(self.job(self.week(), rods)["no_place"], "")
+        week = self.week()
+        self.assertEqual(self.job(week, rods)["no_place"], "")
+        # Nor is it in the way of saying something else.
+        self.assertEqual([one["lathes"] for one in week["people"]], [[], []])
         told = self.send("put", "/people", 422, people=[{"name": "fitter", "usual": HOURS, "lathes": ["gone"]}])
         self.assertEqual([one["field"] for one in told["errors"]], ["people.0.lathes"])
 
@@ -329,6 +335,12 @@ class Papers(WeekCase):
         self.send("post", "/busy", text=f"{begin}{often}END:VCALENDAR\r\n", usual="Tue 19-21")
         rule = head.format("odd", "20261201T190000", "20261201T200000") + "RRULE:FREQ=SOMETIMES\r\nEND:VEVENT\r\n"
         self.send("post", "/busy", 422, text=f"{begin}{rule}END:VCALENDAR\r\n", usual="Tue 19-21")
+        long_ago = (
+            head.format("often{0}", "20201201T190000", "20201201T190001") + "RRULE:FREQ=SECONDLY\r\nEND:VEVENT\r\n"
+        )
+        many = "".join(long_ago.format(number) for number in range(40))
+        told = self.send("post", "/busy", 422, text=f"{begin}{many}END:VCALENDAR\r\n", usual="Tue 19-21")
+        self.assertEqual(told["errors"][0]["code"], "too-many")
 
     def test_the_table_and_the_sheet_say_the_same(self) -> None:
         week = self.hours()
@@ -411,6 +423,20 @@ class Timed(WeekCase):
         self.record(self.studs, 46, kind="pause")
         self.assertEqual(self.record(self.studs, 90)["paused"], "")
         self.assertEqual(sum(round(row.minutes, 3) for row in TookRow.objects.all()), 6.0)
+
+    def test_a_word_in_between_is_no_end_of_setting_up(self) -> None:
+        self.record(self.studs, 0)
+        self.record(self.plugs, 5, kind="note", reason="where is the collet?")
+        self.assertFalse(TookRow.objects.exists())
+
+    def test_how_a_thread_is_cut_counts_where_it_is_cut(self) -> None:
+        """A blank is turned alike for a die and for a single point."""
+        for cut, way in (("die", "die"), ("threading-tool", "threading-tool")):
+            [plan] = make_plans(read_document(document({"part.sections.0.cut": cut})))
+            ways = {step.kind: work_of(step, plan, first=False).way for step in plan.operations}
+            cuts = {kind for kind, own in ways.items() if own}
+            self.assertTrue(cuts and cuts <= {"thread", "finish", "screwcut"}, ways)
+            self.assertEqual({ways[kind] for kind in cuts}, {way})
 
     def test_setting_up_is_timed_from_the_job_before(self) -> None:
         """From its last entry to the first of the next one, beside the minutes that the change takes as planned."""

@@ -13,7 +13,7 @@ const props = defineProps<{ batch: Schemas['BatchShown'] }>()
 const { told, text } = useUnits()
 
 /** A column has room for its figure; more of them than there is room for are scrolled, the heads stay. */
-const LEAST = 64
+const LEAST = 52
 const WIDEST = 98
 const HEADS = 312
 const HIGH = 116
@@ -111,8 +111,6 @@ const minutes = computed(() => {
   const y = (of: number) => HIGH - (of / most) * (HIGH - 24)
   const bars = told.map((one) => ({
     ...one,
-    minutes: one.minutes < 10 ? one.minutes.toFixed(1) : Math.round(one.minutes),
-    planned: Math.round(one.expected),
     y: y(one.minutes),
     expected: y(one.expected),
   }))
@@ -122,7 +120,7 @@ const minutes = computed(() => {
 </script>
 
 <template>
-  <div ref="place" class="grid" role="group" tabindex="0" data-strip aria-label="The batch, piece by piece">
+  <div ref="place" class="grid" role="group" tabindex="0" aria-label="The batch, piece by piece">
     <table :style="{ '--wide': `${wide}px` }">
       <caption class="sr">
         Sizes, gauging and the die for each piece
@@ -255,7 +253,7 @@ const minutes = computed(() => {
           <td class="track">
             <svg :width="wide" :height="HIGH" role="img" :aria-label="minutes.told">
               <g v-for="bar in minutes.bars" :key="bar.piece">
-                <title>piece {{ bar.piece }}: {{ bar.said }}, planned {{ bar.planned }} min</title>
+                <title>piece {{ bar.piece }}: {{ bar.said }}</title>
                 <rect class="took" :x="x(bar.piece) - 12" :y="bar.y" width="24" :height="HIGH - bar.y" />
                 <rect
                   class="planned"
@@ -265,7 +263,7 @@ const minutes = computed(() => {
                   :height="HIGH - bar.expected"
                 />
                 <text class="fig" :x="x(bar.piece)" :y="Math.min(bar.y, bar.expected) - 6">
-                  {{ bar.minutes }}
+                  {{ bar.text }}
                 </text>
               </g>
             </svg>

@@ -4,6 +4,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { watch } from 'vue'
 
 import { ask, client } from '@/shared/api/client'
+import { useToday } from '@/shared/jobs/useToday'
 
 const job = defineModel<number>({ required: true })
 /** What to do now, by the hours and days that were said in the week; the way to it where none were. */
@@ -13,11 +14,7 @@ const { data: now } = useQuery({
   refetchOnMount: 'always',
 })
 /** What was done today moves a job: the first of them is said here. */
-const { data: today } = useQuery({
-  queryKey: ['week', 'today'],
-  queryFn: () => ask(client.GET('/api/week/today')),
-  refetchOnMount: 'always',
-})
+const today = useToday()
 watch(now, (told) => (job.value = told?.job ?? 0), { immediate: true })
 </script>
 

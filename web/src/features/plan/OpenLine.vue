@@ -5,10 +5,12 @@ import { computed, useId } from 'vue'
 const props = defineProps<{ name: string; sentence: string; open: boolean }>()
 const emit = defineEmits<{ toggle: [] }>()
 const id = useId()
-/** In a strip there is room for the first of several facts; a phone has a row for all of them. */
+/** In a strip there is room for the first of several facts, of a long one for how it begins; a phone has a row for all. */
+const LONG = 44
 const first = computed(() => {
-  const facts = props.sentence.split(/ · |; /)
-  return facts.length > 1 ? `${facts[0]} and ${facts.length - 1} more` : props.sentence
+  const [fact = '', ...others] = props.sentence.split(/ · |; /)
+  const begins = fact.length > LONG ? (fact.split(/, | \(/)[0] ?? fact) : fact
+  return others.length ? `${begins} +${others.length}` : begins
 })
 </script>
 
@@ -67,11 +69,13 @@ section {
   clip-path: inset(50%);
   white-space: nowrap;
 }
-/* One line, cut where it is longer: what is opened says it whole. */
 .first {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
+  overflow-wrap: anywhere;
+}
+@media (min-width: 521px) and (max-width: 1100px) {
+  .head {
+    min-width: 150px;
+  }
 }
 .head:hover b,
 .head[aria-expanded='true'] b {

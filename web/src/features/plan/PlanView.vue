@@ -373,7 +373,11 @@ useKeys([
     order: 1;
   }
 }
+/* A phone: the drawing first, the steps under it. */
 @media (max-width: 520px) {
+  .seen {
+    order: -1;
+  }
   .strip {
     display: grid;
     order: 1;

@@ -1,22 +1,11 @@
 <script setup lang="ts">
-import { nextTick, useTemplateRef, watch } from 'vue'
-
 import type { Operation } from '@/shared/api/client'
 import { useUnits } from '@/shared/figures/useUnits'
-import { useWidth } from '@/shared/state/useWidth'
 
 /** The steps as a numbered run, each with its one key figure. */
 const props = defineProps<{ steps: Operation[]; holdings: string[]; chosen: string }>()
 const emit = defineEmits<{ choose: [string] }>()
 const { text } = useUnits()
-/** Upright the steps are a strip: the chosen one is in sight in it, as soon as it is shown. */
-const list = useTemplateRef<HTMLElement>('list')
-const width = useWidth(list, 0)
-watch([width, () => props.chosen], async () => {
-  await nextTick()
-  const row = list.value?.querySelector<HTMLElement>('[aria-current=step]')
-  if (row) list.value?.scrollTo({ left: row.offsetLeft - 16 })
-})
 function key(step: Operation): string {
   const figure = step.figures.find((f) => f.key === step.headline)?.figure
   return `${step.headline_words} ${figure ? text(figure.shown) : ''}`.trim()
@@ -31,7 +20,7 @@ function ends(at: number): string {
 </script>
 
 <template>
-  <ol ref="list" class="steps" data-strip>
+  <ol class="steps">
     <li v-for="(step, n) in steps" :key="step.key">
       <p v-if="ends(n)" class="end muted small">{{ ends(n) }}</p>
       <button
@@ -74,17 +63,14 @@ function ends(at: number): string {
     align-items: center;
   }
 }
-@media (max-width: 1100px) {
+/* Upright: rows of a few steps each, over the drawing. */
+@media (min-width: 521px) and (max-width: 1100px) {
   .steps {
-    position: relative;
-    display: flex;
-    align-items: stretch;
-    gap: 8px;
-    overflow-x: auto;
-    scrollbar-width: thin;
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(148px, 1fr));
+    gap: 4px 8px;
   }
   .steps li {
-    flex: 0 0 196px;
     display: grid;
     align-content: end;
   }
@@ -94,14 +80,13 @@ function ends(at: number): string {
   .step {
     grid-template-columns: 24px 1fr;
     gap: 0 8px;
-    align-content: start;
-    min-height: 72px;
     border-left: 0;
     border-bottom: 4px solid transparent;
     border-radius: var(--round) var(--round) 0 0;
   }
   .step .key {
     grid-column: 2;
+    white-space: normal;
   }
   .chosen {
     border-bottom-color: var(--lagoon);

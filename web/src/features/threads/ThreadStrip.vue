@@ -1,13 +1,19 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
+import { computed, ref, useTemplateRef, watch } from 'vue'
 import { VSelect } from 'vuetify/components/VSelect'
 
 import { ask, client, type Schemas } from '@/shared/api/client'
+import { useWidth } from '@/shared/state/useWidth'
 
 /** The thread that is shown among its series: its neighbours a press away, any other size in the strip. */
 const props = defineProps<{ chosen: string; series: string }>()
 const emit = defineEmits<{ choose: [string] }>()
+
+/** How wide (px) a size is in the strip: its letters, and the room beside them. */
+const CHAR = 9.7
+const BESIDE = 24
+const wide = (row: Schemas['RowShown']) => CHAR * row.designation.length + BESIDE
 
 const picked = ref('UNC')
 const strip = useTemplateRef<HTMLElement>('strip')
@@ -36,16 +42,14 @@ watch(
   },
   { immediate: true },
 )
-watch(
-  [() => props.chosen, rows, strip],
-  async () => {
-    await nextTick()
-    const row = strip.value?.querySelector<HTMLElement>('.here')
-    if (strip.value && row)
-      strip.value.scrollLeft = row.offsetLeft - (strip.value.clientWidth - row.offsetWidth) / 2
-  },
-  { immediate: true },
-)
+/** As many neighbours on either side as there is room for. */
+const width = useWidth(strip, 0)
+const shown = computed(() => {
+  const sizes = rows.value ?? []
+  const many = Math.max(1, Math.floor(width.value / Math.max(1, ...sizes.map(wide))))
+  const first = Math.max(0, Math.min(at.value - Math.floor(many / 2), sizes.length - many))
+  return sizes.slice(first, first + many)
+})
 </script>
 
 <template>
@@ -68,8 +72,8 @@ watch(
       @click="one.row && emit('choose', one.row.designation)"
       >{{ one.sign }}</plain-btn
     >
-    <ul ref="strip" class="sizes" data-strip>
-      <li v-for="row in rows" :key="row.designation">
+    <ul ref="strip" class="sizes">
+      <li v-for="row in shown" :key="row.designation">
         <button
           type="button"
           class="size fig"
@@ -106,8 +110,6 @@ watch(
   display: flex;
   flex: 1 1 0;
   min-width: 0;
-  overflow-x: auto;
-  scrollbar-width: none;
 }
 .size {
   border: 0;

@@ -191,13 +191,11 @@ const byHand = computed(() => props.job.by_hand.before.length + props.job.by_han
   color: var(--good);
 }
 .is-open .sure,
-.sure.v-btn {
-  font-weight: 700;
+.is-open .sure.v-btn {
   color: var(--caution);
 }
 .is-late .sure,
-.sure.v-btn {
-  font-weight: 700;
+.is-late .sure.v-btn {
   color: var(--stop);
 }
 .more {

@@ -1,14 +1,8 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query'
-
-import { ask, client } from '@/shared/api/client'
+import { useToday } from '@/shared/jobs/useToday'
 
 /** What was done today, and which jobs that moves; nothing before something is recorded. */
-const { data: today } = useQuery({
-  queryKey: ['week', 'today'],
-  queryFn: () => ask(client.GET('/api/week/today')),
-  refetchOnMount: 'always',
-})
+const today = useToday()
 </script>
 
 <template>

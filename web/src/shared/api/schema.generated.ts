@@ -4990,7 +4990,7 @@ export interface components {
         /**
          * MinutesShown
          * @description How long the steps of a piece took that were timed, and how long the plan expected of the same ones, in minutes;
-         *     the first as it is said.
+         *     the first as a figure, both as they are said.
          */
         MinutesShown: {
             /** Expected */
@@ -5001,6 +5001,8 @@ export interface components {
             piece: number;
             /** Said */
             said: string;
+            /** Text */
+            text: string;
         };
         /**
          * MissingShown
