@@ -9,12 +9,14 @@ from random import Random
 from lathework.week.model import Order, Task
 from lathework.week.placing import Placing
 
-TRIES = 1200
+TRIES = 900
 """Orders that are tried at once: a few tenths of a second for forty jobs."""
-WARM, COLD = 0.04, 0.0004
+WARM, COLD = 0.04, 0.0002
 """How much dearer an order may be that is tried from, at the first and at the last, as a share of what it costs."""
-WHOLE_JOBS = 0.3
-"""How many of the moves take a whole job."""
+CHANGED_JOBS, CHANGED_TASKS, WHOLE_JOBS = 0.3, 0.3, 0.2
+"""How many of the moves change two jobs for each other, two tasks, or take a whole job elsewhere; the rest one task."""
+NEAR = 25.0
+"""How far a task is moved in the mean, in places."""
 SAME_DAYS_MIN = 2 * 24 * 60
 FAR = 10**6
 _Key = Callable[[Task], tuple[int, ...]]
@@ -84,12 +86,16 @@ class Ordering:
             return all(moved not in after[passed] for passed in sequence[taken + 1 : put + 1])
         return all(passed not in after[moved] for passed in sequence[put:taken])
 
+    def _keeps(self, sequence: Sequence[int]) -> bool:
+        """Whether none of the tasks comes before what it waits for."""
+        place = {at: n for n, at in enumerate(sequence)}
+        return all(place[first] < place[at] for at in sequence for first in self.placing.after[at])
+
     def _one_moved(self, sequence: list[int], random: Random) -> list[int] | None:
         """The sequence with one task elsewhere; None where it would pass what it waits for."""
         count = len(sequence)
-        reach = max(2, count // 2)
-        taken = random.randrange(count)
-        put = min(count - 1, max(0, taken + random.randint(-reach, reach)))
+        taken, far = random.randrange(count), 1 + int(random.expovariate(1 / NEAR))
+        put = min(count - 1, max(0, taken + random.choice((-far, far))))
         if put == taken or not self.may_move(sequence, taken, put):
             return None
         tried = sequence[:taken] + sequence[taken + 1 :]
@@ -110,6 +116,37 @@ class Ordering:
             return None
         return [*rest[:put], *own, *behind]
 
+    def _tasks_changed(self, sequence: list[int], random: Random) -> list[int] | None:
+        """The sequence with two tasks in each other's place."""
+        one, other = random.sample(range(len(sequence)), 2)
+        tried = list(sequence)
+        tried[one], tried[other] = tried[other], tried[one]
+        return tried if self._keeps(tried) else None
+
+    def _jobs_changed(self, sequence: list[int], random: Random) -> list[int] | None:
+        """The sequence with two jobs in each other's place, each where the other began: what is too much for a week is
+        then left of the other one."""
+        of = self.placing.job
+        one, other = (of[random.choice(sequence)] for _ in range(2))
+        if one == other:
+            return None
+        waiting = {one: [at for at in sequence if of[at] == other], other: [at for at in sequence if of[at] == one]}
+        tried: list[int] = []
+        for at in sequence:
+            tried += waiting.pop(of[at], ()) if of[at] in (one, other) else (at,)
+        return tried if self._keeps(tried) else None
+
+    def _moved(self, sequence: list[int], random: Random) -> list[int] | None:
+        """The sequence with something elsewhere; None where that cannot be."""
+        which = random.random()
+        if which < CHANGED_JOBS:
+            return self._jobs_changed(sequence, random)
+        if which < CHANGED_JOBS + CHANGED_TASKS:
+            return self._tasks_changed(sequence, random)
+        if which < CHANGED_JOBS + CHANGED_TASKS + WHOLE_JOBS:
+            return self._job_moved(sequence, random)
+        return self._one_moved(sequence, random)
+
     def search(
         self,
         sequence: Sequence[int],
@@ -125,11 +162,10 @@ class Ordering:
         now = best = list(sequence)
         costs = least = self.placing.place(now)[0]
         for at in range(tries if len(now) > 1 else 0):
-            move = self._job_moved if random.random() < WHOLE_JOBS else self._one_moved
-            tried = move(now, random)
+            tried = self._moved(now, random)
             if tried is None:
                 continue
-            heat = warm * (COLD / WARM) ** (at / tries) * max(costs, 1)
+            heat = warm * (COLD / WARM) ** (at / tries) * max(costs - self.placing.hopeless, 1)
             # How much dearer it may be is drawn first: most of what is tried is left long before its end.
             dearest = costs - heat * math.log(1 - random.random())
             cost = self.placing.place(tried, dearest=dearest)[0]

@@ -77,6 +77,9 @@ class Placing:
         self.wanted = [
             [clock.until(due.at) if due.at is not None else NEVER_MIN for clock in self.clocks] for due in self.dues
         ]
+        never = {self.job[at] for at, hands in enumerate(self.hands) if not hands}
+        self.hopeless = sum(self.weights[job] for job in never) * (LATE + DONE) * NEVER_MIN
+        """What those jobs cost in any order that nobody may do."""
         things = {item: n for n, item in enumerate(sorted({item for task in self.tasks for item in task.once}))}
         self.things = len(things)
         self.once = [tuple(things[item] for item in task.once) for task in self.tasks]
