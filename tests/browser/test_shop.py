@@ -17,7 +17,7 @@ class EmptyShop(BrowserCase):
         page = self.page
         page.goto("/shop")
         expect(page.get_by_text("Your shop is empty")).to_be_visible()
-        form = page.get_by_role("form", name="Add to the shop")
+        form = page.get_by_role("form", name="Find or add")
         lines = form.get_by_role("textbox")
         type_into(lines, "M5-M8 dies\n1-8 x 0.5 drills, stand\n1/2 BSW die 1 x 3/8 worn, British box\nhammer")
         expect(form.get_by_role("alert")).to_contain_text("Say what it is: a die, a tap, a drill")
@@ -65,7 +65,7 @@ class FromFiles(BrowserCase):
         page.get_by_role("button", name="Add 27 items to the shop").click()
         expect(page.get_by_role("button", name="8.5 mm drill", exact=True)).to_be_visible()
         # The shop shows what another page would see, too; here it is done when the lines are gone.
-        expect(page.get_by_role("textbox", name="What do you own? One line for each")).to_have_value("")
+        expect(page.get_by_role("textbox", name="Find, or type what you own: one line for each")).to_have_value("")
         page.reload()
         expect(page.get_by_role("button", name="8.5 mm drill", exact=True)).to_be_visible()
         expect(page.get_by_role("note")).to_have_count(0)
@@ -75,7 +75,7 @@ class FromFiles(BrowserCase):
         """Nothing was made of "yellow": by a press it is a note, and the line is as good as the others."""
         page = self.page
         page.goto("/shop")
-        lines = page.get_by_role("textbox", name="What do you own? One line for each")
+        lines = page.get_by_role("textbox", name="Find, or type what you own: one line for each")
         type_into(lines, "M6 yellow tap; ER16 collet 6 mm")
         asked = page.get_by_role("alert").filter(has_text="yellow")
         expect(asked).to_contain_text("the place it lies in, a note on it, or nothing")
@@ -103,7 +103,7 @@ class Shop(BrowserCase):
     def test_a_die_is_changed_taken_out_and_put_back(self) -> None:
         page = self.page
         page.goto("/shop")
-        type_into(page.get_by_role("textbox", name="Search the shop"), "metric box M8")
+        type_into(page.get_by_role("textbox", name="Find, or type what you own: one line for each"), "metric box M8")
         expect(page.get_by_role("region", name="British box")).to_have_count(0)
         page.get_by_role("button", name="M8 split die", exact=True).click()
         die = page.get_by_role("article", name="M8 split die")
@@ -123,10 +123,42 @@ class Shop(BrowserCase):
         page.get_by_role("button", name="Undo").click()
         expect(page.get_by_role("button", name="M8 split die, 25 mm, on loan")).to_be_visible()
 
+    def test_one_field_finds_and_adds_on_one_screen(self) -> None:
+        """All that the demo owns is in sight; words that name some of it narrow that, others say what is new."""
+        page = self.page
+        page.goto("/shop")
+        british = page.get_by_role("region", name="British box")
+        expect(british.get_by_role("button")).to_have_count(15)
+        expect(page.get_by_role("region", name="lamp room")).to_be_visible()
+        self.drawn()
+        self.assertLessEqual(page.evaluate("document.documentElement.scrollHeight"), 800)
+        field = page.get_by_role("textbox", name="Find, or type what you own: one line for each")
+        type_into(field, "brass bar")
+        expect(page.locator(".drawer")).to_have_count(1)
+        expect(page.get_by_role("region", name="bar rack").get_by_role("button", name="brass bar")).to_have_count(5)
+        expect(page.get_by_role("alert")).to_have_count(0)
+        type_into(field, "M3-M5 dies carbon")
+        expect(page.get_by_role("button", name="Add 3 items to the shop")).to_be_visible()
+        expect(british).to_be_visible()
+
+    def test_what_a_die_did_stands_before_what_is_known_of_it(self) -> None:
+        page = self.page
+        page.goto("/shop")
+        page.get_by_role("button", name="1/2 BSW split die").click()
+        die = page.get_by_role("article", name="1/2 BSW split die")
+        expect(die.get_by_role("img")).to_be_visible()
+        known = die.get_by_role("textbox", name="Outside diameter")
+        expect(known).to_be_hidden()
+        die.get_by_text("What is known of it").click()
+        expect(known).to_be_visible()
+        page.get_by_role("button", name="M3 split die").click()
+        expect(page.get_by_role("article").get_by_role("textbox", name="Outside diameter")).to_be_visible()
+
     def test_a_job_finds_its_holder_missing_and_takes_the_stand_in(self) -> None:
         """A 1 in die, its holder lent, the others too small: the die stock takes it."""
         page = self.page
         page.goto("/shop")
+        page.get_by_role("button", name="holder shelf", exact=True).click()
         page.get_by_role("button", name="tailstock die holder, 1 in, 3MT", exact=True).click()
         self.choose("Condition", "on loan")
         expect(page.get_by_role("button", name="tailstock die holder, 1 in, 3MT, on loan")).to_be_visible()

@@ -13,7 +13,7 @@ const { data: told } = useQuery({
 })
 const WIDE = 480
 const HIGH = 230
-const LEFT = 56
+const LEFT = 68
 const FOOT = 34
 const settings = computed(() => told.value?.line.map((one) => one.eighths) ?? [])
 const sizes = computed(() => {
@@ -87,15 +87,17 @@ const marks = computed(() => {
       </text>
       <template v-for="at in settings" :key="at">
         <path v-if="at % 1 === 0" class="tick" :d="`M${x(at)} ${HIGH - FOOT}v5`" />
-        <text v-if="at % 1 === 0" class="at" :x="x(at)" :y="HIGH - FOOT + 17">{{ at }}</text>
+        <text v-if="at % 1 === 0" class="at" :x="x(at)" :y="HIGH - FOOT + 17">
+          {{ String(at).replace('-', '−') }}
+        </text>
       </template>
       <text class="at" :x="(LEFT + WIDE) / 2" :y="HIGH - 2">
         setting, {{ told?.marks }}: right = open, left = closed
       </text>
     </svg>
     <p class="muted small">
-      Shaded: class limits of {{ told.thread }}, in {{ inUnit(told.half).unit }} from the middle. ○ good fit,
-      ✗ too tight or too loose.
+      Shaded: class limits of {{ told.thread }} on either side of their middle ({{ inUnit(told.half).unit }}).
+      ○ good fit, ✗ too tight or too loose.
     </p>
   </figure>
 </template>

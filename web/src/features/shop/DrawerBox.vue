@@ -1,12 +1,13 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 
 import RodStrip from '@/features/shop/RodStrip.vue'
 import ThingShape from '@/features/shop/ThingShape.vue'
 import type { Thing } from '@/features/shop/useKit'
 
-/** A drawer with what lies in it: dies as they look, taps and drills in a row by size, the rest by name. */
-const props = defineProps<{ name: string; inside: Thing[]; chosen: string }>()
+/** A drawer with what lies in it: dies as they look, taps and drills in a row by size, the rest by name. One that
+ * holds no more than names is closed until it is pressed, unless something is looked for. */
+const props = defineProps<{ name: string; inside: Thing[]; chosen: string; opened: boolean }>()
 const emit = defineEmits<{ choose: [string] }>()
 const gone = (thing: Thing) => thing.state === 'missing' || thing.state === 'lent'
 const count = computed(() => {
@@ -26,29 +27,51 @@ const strips = computed(() =>
 const rest = computed(() =>
   props.inside.filter((one) => one.kind !== 'die' && !strips.value.some((strip) => strip.kind === one.kind)),
 )
-/** Dies side by side by their series, which is said once. */
+const onlyWords = computed(() => rest.value.length === props.inside.length)
+/** A few names are shorter than a press. */
+const folds = computed(() => onlyWords.value && props.inside.length > FEW)
+const pressed = ref(false)
+const open = computed(() => !folds.value || props.opened || pressed.value)
+/** Dies side by side by their series, the fullest first. */
 const groups = computed(() => {
   const found = new Map<string, Thing[]>()
   for (const one of dies.value) {
     const series = one.short.split(' ').slice(1).join(' ')
     found.set(series, [...(found.get(series) ?? []), one])
   }
-  return [...found].map(([series, things]) => ({ series, things }))
+  return [...found]
+    .map(([series, things]) => ({ series, things }))
+    .sort((one, other) => other.things.length - one.things.length)
 })
-const size = (thing: Thing) => thing.short.split(' ')[0] ?? ''
+const series = computed(() => groups.value.map((one) => one.series).filter(Boolean))
+/** The size alone, where the series that stands at the head of the drawer says its pitch. */
+const size = (thing: Thing) => (thing.short.split(' ')[0] ?? '').replace(/-\d+$/, '')
 /** Small enough that a box of dies is seen at once, each as large as the next says. */
-const SCALE = 1.3
+const SCALE = 1.2
 const label = (thing: Thing) => `${thing.name}${thing.state === 'ready' ? '' : `, ${thing.condition}`}`
 </script>
 
 <template>
-  <section class="drawer" :aria-label="name">
+  <section
+    class="drawer"
+    :class="{
+      box: dies.length && !strips.length,
+      wide: strips.length || (folds && open),
+      few: onlyWords && !folds,
+    }"
+    :aria-label="name"
+  >
     <h2>
-      {{ name }} <span class="muted count">{{ count }}</span>
+      <button v-if="folds" type="button" class="head" :aria-expanded="open" @click="pressed = !pressed">
+        {{ name }}
+      </button>
+      <template v-else>{{ name }}</template>
+      <span class="muted count"
+        >{{ ' ' + count }}<template v-if="series.length"> · {{ series.join(', ') }}</template></span
+      >
     </h2>
-    <div class="inside">
+    <div v-if="open" class="inside">
       <ul v-for="group in groups" :key="group.series" class="dies" :aria-label="group.series || name">
-        <li v-if="group.series" class="series muted small" aria-hidden="true">{{ group.series }}</li>
         <li v-for="thing in group.things" :key="thing.id">
           <button
             type="button"
@@ -92,51 +115,80 @@ const label = (thing: Thing) => `${thing.name}${thing.state === 'ready' ? '' : `
 </template>
 
 <style scoped>
-.drawer {
-  display: grid;
-  grid-template-columns: 104px minmax(0, 1fr);
-  gap: 4px 12px;
-  padding: 4px 0;
-  border-top: 1px solid var(--line);
-}
 h2 {
   font-size: var(--s14);
   line-height: 20px;
 }
+.head {
+  padding: 4px 0;
+  border: 0;
+  background: none;
+  font: inherit;
+  color: var(--lagoon);
+  cursor: pointer;
+  text-decoration: underline 1px;
+  text-underline-offset: 3px;
+}
 .count {
-  display: block;
   font-weight: 400;
+}
+.wide {
+  flex-basis: 100%;
+  display: grid;
+  grid-template-columns: 128px minmax(0, 1fr);
+  gap: 4px 12px;
+  padding-top: 4px;
+  border-top: 1px solid var(--line);
+}
+.few {
+  display: flex;
+  align-items: center;
+  gap: 4px;
 }
 .inside {
   display: grid;
   gap: 4px;
+}
+.box .inside {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: flex-end;
+  gap: 0 8px;
+}
+/* Neighbours' sizes do not run into each other. */
+.thing .fig {
+  letter-spacing: -0.5px;
+}
+/* What lies beside dies takes no more room than a few of them. */
+.box .words {
+  max-width: 144px;
 }
 .dies {
   display: flex;
   flex-wrap: wrap;
   align-items: flex-end;
 }
-.series {
-  min-width: 36px;
-  padding-bottom: 4px;
+.dies + .dies {
+  padding-left: 8px;
+  border-left: 1px solid var(--line);
 }
 .thing {
   position: relative;
-  border: 2px solid transparent;
+  border: 0;
   border-radius: var(--round);
   background: none;
   padding: 0;
   display: grid;
   justify-items: center;
   cursor: pointer;
-  min-width: 40px;
+  min-width: 36px;
 }
-.thing:hover {
-  border-color: var(--lagoon);
+.thing:hover,
+.thing.chosen {
+  outline: 2px solid var(--lagoon);
 }
 .thing.chosen,
 .word.chosen {
-  border-color: var(--lagoon);
   color: var(--lagoon);
   font-weight: 700;
 }
@@ -175,11 +227,9 @@ h2 {
   text-underline-offset: 3px;
 }
 @media (max-width: 520px) {
-  .drawer {
+  .wide {
+    flex-basis: 100%;
     grid-template-columns: minmax(0, 1fr);
-  }
-  .count {
-    display: inline;
   }
 }
 @media (pointer: coarse) {
@@ -187,7 +237,8 @@ h2 {
     min-width: 48px;
     min-height: 56px;
   }
-  .word {
+  .word,
+  .head {
     min-height: 44px;
   }
 }

@@ -10,9 +10,14 @@ import ThingShape from '@/features/shop/ThingShape.vue'
 import type { Named, Said } from '@/features/shop/useKit'
 import BusyButton from '@/shared/controls/BusyButton.vue'
 
-/** What one owns, typed a line each as people say it; what each line names is shown as it is typed, and ticked. */
-const props = defineProps<{ add: (wanted: Said[]) => Promise<unknown>; lathes: number }>()
-const text = ref('')
+/** One field that finds and adds: what one owns, typed a line each as people say it. What each line names is shown as it
+ * is typed, and ticked; while something of the shop is found by it, what it is not able to add is left unsaid. */
+const props = defineProps<{
+  add: (wanted: Said[]) => Promise<unknown>
+  lathes: number
+  found: boolean
+}>()
+const text = defineModel<string>({ required: true })
 const busy = ref(false)
 const browser = useBrowserKit()
 const remembered = browser.lines
@@ -26,12 +31,14 @@ function move() {
 const trouble = ref('')
 /** Things that were ticked otherwise than they came, by line and place. */
 const turned = ref<Record<string, boolean>>({})
-const { found, problem } = useLive(
+const { found: named, problem } = useLive(
   'kit-typed',
   () => text.value.trim() || null,
   (typed) => ask(client.POST('/api/kit/typed', { body: { text: typed } })),
 )
-const lines = computed(() => found.value ?? [])
+const lines = computed(() =>
+  (named.value ?? []).filter((line) => !props.found || line.things.some((thing) => !thing.known)),
+)
 /** What words may be that nothing was made of, in the order of the choices: the line is put right by a press. */
 const LEFT = ['It is the place', 'It is a note', 'Leave it out']
 function instead(line: string, choice: string) {
@@ -77,78 +84,75 @@ async function put() {
 </script>
 
 <template>
-  <form class="add" aria-label="Add to the shop" novalidate @submit.prevent="put">
+  <form class="add" aria-label="Find or add" novalidate @submit.prevent="put">
     <v-textarea
       v-model="text"
-      label="What do you own? One line for each"
-      placeholder="e.g. M3-M12 dies carbon"
+      class="field"
+      label="Find, or type what you own: one line for each"
+      placeholder="e.g. bsw worn, or M3-M12 dies carbon"
       persistent-placeholder
       rows="1"
       auto-grow
       variant="outlined"
+      density="compact"
       hide-details
       maxlength="8000"
       autocomplete="off"
       spellcheck="false"
     />
-    <details class="muted small">
-      <summary>Type it as you would say it: examples</summary>
-      <span class="fig">1/4 BSW split die 13/16</span>, <span class="fig">0-10 BA taps</span>,
-      <span class="fig">1-13 x 0.5 drills</span>,
-      <span class="fig">1/2 BSW die 1 x 3/8 worn, British box</span>,
-      <span class="fig">1 in die holder 2MT</span>, <span class="fig">bench lathe 2MT screwed</span>,
-      <span class="fig">5/8 brass bar 14 in</span>.
-    </details>
-    <BusyButton v-if="wanted.length" type="submit" color="secondary" :busy="busy">
-      {{ wanted.length === 1 ? 'Add 1 item to the shop' : `Add ${wanted.length} items to the shop` }}
-    </BusyButton>
-    <p v-if="remembered.length && !moving" role="note">
-      This browser still has your old drill list: {{ remembered.join(', ') }}.
-      <plain-btn @click="move">Add them to the shop</plain-btn>
-      <plain-btn @click="browser.done()">Delete the list</plain-btn>
-    </p>
-    <p v-if="lathe" role="note">
-      This browser still has the lathe of your last job: {{ lathe.dial }} dial<template v-if="lathe.weight"
-        >, {{ lathe.weight }}</template
-      >.
-      <plain-btn @click="keepLathe">Add it to the shop</plain-btn>
-      <plain-btn @click="browser.latheDone()">Delete it</plain-btn>
-    </p>
-    <p v-if="problem" class="field-error" role="alert">{{ problem.message }}</p>
-    <ul v-if="lines.length" class="lines">
-      <li v-for="line in lines" :key="line.text">
-        <span v-if="line.error" class="field-error" role="alert">
-          <span class="fig">{{ line.text }}</span>: {{ line.error.message }}
-          <span v-if="line.error.code === 'left-over'" class="asked">
-            <v-btn
-              v-for="(choice, n) in line.error.choices"
-              :key="choice"
-              variant="outlined"
-              @click="instead(line.text, choice)"
-              >{{ LEFT[n] }}</v-btn
-            >
+    <div class="below">
+      <slot />
+      <BusyButton v-if="wanted.length" type="submit" color="secondary" :busy="busy">
+        {{ wanted.length === 1 ? 'Add 1 item to the shop' : `Add ${wanted.length} items to the shop` }}
+      </BusyButton>
+      <p v-if="remembered.length && !moving" role="note">
+        This browser still has your old drill list: {{ remembered.join(', ') }}.
+        <plain-btn @click="move">Add them to the shop</plain-btn>
+        <plain-btn @click="browser.done()">Delete the list</plain-btn>
+      </p>
+      <p v-if="lathe" role="note">
+        This browser still has the lathe of your last job: {{ lathe.dial }} dial<template v-if="lathe.weight"
+          >, {{ lathe.weight }}</template
+        >.
+        <plain-btn @click="keepLathe">Add it to the shop</plain-btn>
+        <plain-btn @click="browser.latheDone()">Delete it</plain-btn>
+      </p>
+      <p v-if="problem" class="field-error" role="alert">{{ problem.message }}</p>
+      <ul v-if="lines.length" class="lines">
+        <li v-for="line in lines" :key="line.text">
+          <span v-if="line.error" class="field-error" role="alert">
+            <span class="fig">{{ line.text }}</span>: {{ line.error.message }}
+            <span v-if="line.error.code === 'left-over'" class="asked">
+              <v-btn
+                v-for="(choice, n) in line.error.choices"
+                :key="choice"
+                variant="outlined"
+                @click="instead(line.text, choice)"
+                >{{ LEFT[n] }}</v-btn
+              >
+            </span>
           </span>
-        </span>
-        <template v-else>
-          <v-checkbox
-            v-for="thing in line.things"
-            :key="thing.name"
-            :aria-label="thing.known ? `${thing.name}: already in the shop` : thing.name"
-            :model-value="ticked(line.text, thing)"
-            @update:model-value="turned[`${line.text} ${thing.name}`] = $event === true"
-          >
-            <template #label>
-              <span class="drawn">
-                <ThingShape :thing="{ ...thing, said: thing.document }" :gone="!ticked(line.text, thing)" />
-                <span class="small" :class="{ fig: thing.across_mm }">{{ thing.short }}</span>
-                <span v-if="thing.known" class="small muted">already in the shop</span>
-              </span>
-            </template>
-          </v-checkbox>
-        </template>
-      </li>
-    </ul>
-    <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
+          <template v-else>
+            <v-checkbox
+              v-for="thing in line.things"
+              :key="thing.name"
+              :aria-label="thing.known ? `${thing.name}: already in the shop` : thing.name"
+              :model-value="ticked(line.text, thing)"
+              @update:model-value="turned[`${line.text} ${thing.name}`] = $event === true"
+            >
+              <template #label>
+                <span class="drawn">
+                  <ThingShape :thing="{ ...thing, said: thing.document }" :gone="!ticked(line.text, thing)" />
+                  <span class="small" :class="{ fig: thing.across_mm }">{{ thing.short }}</span>
+                  <span v-if="thing.known" class="small muted">already in the shop</span>
+                </span>
+              </template>
+            </v-checkbox>
+          </template>
+        </li>
+      </ul>
+      <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
+    </div>
   </form>
 </template>
 
@@ -159,15 +163,23 @@ async function put() {
   gap: 8px;
   margin: 4px 0;
 }
+/* The field stands at the head of the page, what comes of it under the head. */
 .add {
+  display: contents;
+}
+.below {
+  grid-column: 1 / -1;
   display: grid;
   gap: 8px;
   justify-items: start;
 }
-.add > * {
+.below:empty {
+  display: none;
+}
+.below > * {
   width: 100%;
 }
-.add > .v-btn {
+.below > .v-btn {
   width: auto;
 }
 .lines {

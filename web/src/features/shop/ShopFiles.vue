@@ -109,6 +109,9 @@ const put = () =>
 
 <style scoped>
 .files {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 24px;
   font-size: var(--s14);
 }
 .rows {
@@ -116,6 +119,7 @@ const put = () =>
   grid-template-columns: repeat(auto-fill, minmax(190px, 1fr));
 }
 form {
+  flex-basis: 100%;
   display: grid;
   gap: 8px;
   justify-items: start;

@@ -13,7 +13,7 @@ import { type Thing, useKinds } from '@/features/shop/useKit'
 import { useChoices } from '@/shared/api/useChoices'
 import { useMe } from '@/shared/api/useMe'
 
-/** A thing in full: what it is, where it lies, how it is, what its thread did in the log. */
+/** A thing in full: how it is, what it did in the log; what is known of it is open where there is nothing else. */
 const props = defineProps<{
   thing: Thing
   change: (said: Record<string, string>) => Promise<unknown>
@@ -62,6 +62,12 @@ const { data: dies } = useQuery({
   queryFn: () => ask(client.GET('/api/log/dies', { params: { query: { thread: props.thing.thread } } })),
   enabled: () => props.thing.kind === 'die' && own.value?.length === 0,
 })
+/** It has nothing to tell but what is known of it. */
+const plain = computed(
+  () =>
+    !['die', 'tap'].includes(props.thing.kind) ||
+    (own.value?.length === 0 && (props.thing.kind === 'tap' || dies.value?.length === 0)),
+)
 const { data: jobs } = useQuery({
   queryKey: computed(() => ['lathe', props.thing.id]),
   queryFn: () => ask(client.GET('/api/log/lathes', { params: { query: { lathe: props.thing.id } } })),
@@ -90,50 +96,6 @@ const { looksOnly } = useMe()
       :readonly="looksOnly"
       @update:model-value="say({ ...typed, state: String($event) })"
     />
-    <dl class="said">
-      <template v-for="field in fields" :key="field.field">
-        <dt class="muted">{{ field.label }}</dt>
-        <dd>
-          <InlineChoice
-            v-if="field.choices.length"
-            :label="field.label"
-            :choices="field.choices"
-            :model-value="value(field.field)"
-            :error="errors[field.field]"
-            :readonly="looksOnly"
-            @update:model-value="say({ ...typed, [field.field]: $event })"
-          />
-          <InlineField
-            v-else
-            :label="field.label"
-            placeholder="not given"
-            figure
-            :long="field.long"
-            :model-value="value(field.field)"
-            :error="errors[field.field]"
-            :readonly="looksOnly"
-            @update:model-value="typed[field.field] = $event"
-            @commit="say()"
-          />
-        </dd>
-      </template>
-      <template v-for="[field, label, without] in ABOUT" :key="field">
-        <dt class="muted">{{ label }}</dt>
-        <dd>
-          <InlineField
-            :label="label"
-            :placeholder="without"
-            :long="field === 'notes'"
-            :model-value="typed[field] ?? thing[field]"
-            :error="errors[field]"
-            :readonly="looksOnly"
-            @update:model-value="typed[field] = $event"
-            @commit="say()"
-          />
-        </dd>
-      </template>
-    </dl>
-    <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
     <template v-if="own?.length">
       <h3>Last results</h3>
       <DieLine :die="thing.id" />
@@ -143,6 +105,53 @@ const { looksOnly } = useMe()
       <h3>Last results with other dies of this thread</h3>
       <DieStory :dies="dies" with-job />
     </template>
+    <details class="known" :open="plain">
+      <summary>What is known of it</summary>
+      <dl class="said">
+        <template v-for="field in fields" :key="field.field">
+          <dt class="muted">{{ field.label }}</dt>
+          <dd>
+            <InlineChoice
+              v-if="field.choices.length"
+              :label="field.label"
+              :choices="field.choices"
+              :model-value="value(field.field)"
+              :error="errors[field.field]"
+              :readonly="looksOnly"
+              @update:model-value="say({ ...typed, [field.field]: $event })"
+            />
+            <InlineField
+              v-else
+              :label="field.label"
+              placeholder="not given"
+              figure
+              :long="field.long"
+              :model-value="value(field.field)"
+              :error="errors[field.field]"
+              :readonly="looksOnly"
+              @update:model-value="typed[field.field] = $event"
+              @commit="say()"
+            />
+          </dd>
+        </template>
+        <template v-for="[field, label, without] in ABOUT" :key="field">
+          <dt class="muted">{{ label }}</dt>
+          <dd>
+            <InlineField
+              :label="label"
+              :placeholder="without"
+              :long="field === 'notes'"
+              :model-value="typed[field] ?? thing[field]"
+              :error="errors[field]"
+              :readonly="looksOnly"
+              @update:model-value="typed[field] = $event"
+              @commit="say()"
+            />
+          </dd>
+        </template>
+      </dl>
+    </details>
+    <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
     <template v-if="jobs?.length">
       <h3>Last jobs on this lathe</h3>
       <ul>
@@ -182,6 +191,12 @@ h3 {
   gap: 4px 16px;
   align-items: baseline;
   width: 100%;
+}
+.known {
+  width: 100%;
+}
+.known[open] summary {
+  margin-bottom: 8px;
 }
 .state {
   min-width: 220px;
