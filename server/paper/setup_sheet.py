@@ -56,43 +56,43 @@ def _passes(operation: Operation, unit: LengthUnit) -> list[str]:
 
 
 def _remarks(number: int, operation: Operation, unit: LengthUnit, said: dict[str, int]) -> list[str]:
-    """Cautions and notes that are told here first."""
-    told_here = (c.do for c in operation.cautions if said.setdefault(c.do, number) == number)
-    lines = [f"Caution: {do}" for do in told_here]
+    """The cautions of a step, each time, for nobody turns pages with oily hands; notes where they are said first."""
+    lines = [f"Caution: {caution.do}" for caution in operation.cautions]
     lines += [note for note in notes_text(operation, unit) if said.setdefault(note, number) == number]
     return list(dict.fromkeys(lines))
 
 
-def _again(number: int, operation: Operation, said: dict[str, int]) -> str:
-    """By which steps the cautions of this one were told in full; "" where it is the first to tell them."""
-    before = sorted({said[c.do] for c in operation.cautions if said.get(c.do, number) != number})
-    if not before:
-        return ""
-    return f" Caution: as at step{'s' if len(before) > 1 else ''} {' and '.join(map(str, before))}."
-
-
 def _measured(operation: Operation, unit: LengthUnit) -> list[str]:
-    """The sizes of a step that make the part, each with its band and room to write in what it read."""
+    """The sizes of a step that make the part, each with its band: what is read is written into a box beside it."""
     told = []
     for dimension in operation.dimensions:
         if dimension.measured not in _WRITTEN or dimension.move == "none":
             continue
         low, high = (show_length(size, "mm", unit) for size in (dimension.target.low_mm, dimension.target.high_mm))
-        told.append(f"{dimension.name} {low} to {high} {unit} _______")
-    return [f"Measure: {', '.join(told)}"] if told else []
+        told.append(f"Measure: {dimension.name} {low} to {high} {unit}.")
+    return told
 
 
-class _Square(Flowable):
-    """A square to tick."""
+class _Box(Flowable):
+    """A box to tick or to write in, `width` by `height` points."""
 
-    def __init__(self) -> None:
+    def __init__(self, width: float, height: float) -> None:
         super().__init__()
-        self.width = self.height = 5.5 * mm
+        self.width, self.height = width, height
 
     def draw(self) -> None:
         """Its outline."""
         self.canv.setLineWidth(1.1)
         self.canv.rect(0, 0, self.width, self.height)
+
+
+def _tick() -> Flowable:
+    return _Box(5.5 * mm, 5.5 * mm)
+
+
+def _written() -> list[Flowable]:
+    """Room for a reading, under what stands above it."""
+    return [Spacer(1, 3), _Box(24 * mm, 7.5 * mm)]
 
 
 def _tool(operation: Operation, unit: LengthUnit) -> str:
@@ -104,17 +104,19 @@ def _tool(operation: Operation, unit: LengthUnit) -> str:
 
 
 def _step(number: int, operation: Operation, unit: LengthUnit, style: Lettering, said: dict[str, int]) -> Flowable:
-    """A step: a square to tick, what to do, its key figure."""
+    """A step: a square to tick, what to do, its key figure over a box for each size that is measured."""
     says: list[Flowable] = [style.step(f"{number} {operation.title}", _tool(operation, unit))]
     says += [style.care(operation.zero)] if operation.zero else []
-    says.append(style.do(sentence_text(operation, unit) + _again(number, operation, said)))
+    says.append(style.do(sentence_text(operation, unit)))
+    measured = _measured(operation, unit)
     says += [
-        style.care(line)
-        for line in (*_passes(operation, unit), *_measured(operation, unit), *_remarks(number, operation, unit, said))
+        style.care(line) for line in (*_passes(operation, unit), *measured, *_remarks(number, operation, unit, said))
     ]
-    row = [[_Square(), says, style.key(headline_text(operation, unit))]]
+    boxes = [flowable for _ in measured for flowable in _written()]
+    row = [[_tick(), says, [style.key(headline_text(operation, unit)), *boxes]]]
     rules: list[Any] = [
         ("VALIGN", (0, 0), (-1, -1), "TOP"),
+        ("ALIGN", (2, 0), (2, 0), "RIGHT"),
         ("TOPPADDING", (0, 0), (-1, -1), 2),
         ("LEFTPADDING", (2, 0), (2, 0), 0),
         ("RIGHTPADDING", (2, 0), (2, 0), 1),

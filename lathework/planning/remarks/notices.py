@@ -176,7 +176,7 @@ def _holding(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Notice]:
     for chucking in ways:
         grip = chucking.grip
         if grip.on_thread:
-            text = f"The second end can be held only on the finished {grip.words}: protect it, or lengthen the body."
+            text = f"The second end can be held only by {grip.words}, already cut: protect it, or lengthen the body."
             yield Notice("grips-thread", "method.order", text)
         elif grip.length_mm < LEAST_GRIP_MM - 0.01:
             text = (

@@ -5,6 +5,8 @@ from __future__ import annotations
 import csv
 import io
 import json
+import re
+from collections import Counter
 from pathlib import Path
 from typing import Any
 from xml.etree import ElementTree
@@ -15,6 +17,7 @@ from django.core.management import call_command
 from ezdxf.filemanagement import read
 from jsonschema import Draft202012Validator
 from pypdf import PdfReader
+from reportlab.lib.units import mm
 from reportlab.pdfbase.pdfmetrics import stringWidth
 
 from lathework.drawing.part.layout import CHAR, LETTERING, PAPER
@@ -181,6 +184,22 @@ class PartDxf(ApiCase):
         self.assertTrue(any(abs(span - 50.8) < 0.01 for span in spans), spans)
         self.assertEqual(drawing.units, ezdxf.units.MM)
         self.assertFalse(drawing.modelspace().query('*[layer=="removal"]'))
+
+    def test_every_caution_stands_at_every_step_that_has_it(self) -> None:
+        """Nobody is sent to another page for one; each size that is measured has a box to be written in."""
+        [plan] = make_plans(read_document(document(TIE_ROD)))
+        pages = PdfReader(io.BytesIO(setup_sheet([plan]))).pages
+        text = " ".join(" ".join(page.extract_text().split()) for page in pages)
+        cautions = Counter(caution.do for operation in plan.operations for caution in operation.cautions)
+        self.assertGreater(max(cautions.values()), 1)
+        for do, times in cautions.items():
+            self.assertEqual(text.count(f"Caution: {do}"), times, do)
+        contents = [page.get_contents() for page in pages]
+        drawn = "".join(one.get_data().decode("latin-1") for one in contents if one is not None)
+        boxes = re.findall(r" 0 0 (\S+) (\S+) re S", drawn)
+        high = Counter(round(float(tall) / mm, 1) for _, tall in boxes)
+        self.assertEqual(high, {5.5: len(plan.operations), 7.5: text.count("Measure: ")})
+        self.assertNotIn("___", text)
 
     def test_the_order_of_a_batch_stands_on_the_sheet(self) -> None:
         for batch, quantity, told in (("holding", 4, True), ("piece", 4, False), ("holding", 1, False)):
