@@ -124,6 +124,10 @@ class Tablet(Networked):
             expect(seen_by.get_by_role("article")).to_be_visible()
             notes = seen_by.get_by_role("textbox", name="Notes").and_(seen_by.locator("[readonly]"))
             expect(notes).to_have_count(readonly)
+        # Whoever only looks finds, and is asked nothing more.
+        type_into(page.get_by_role("textbox", name="Find in the shop"), "bsf")
+        expect(page.locator(".drawer .thing")).to_have_count(6)
+        expect(page.get_by_role("alert")).to_have_count(0)
 
     def test_the_bench_is_taken_to_a_tablet(self) -> None:
         """By the host, where it stands: the picture opens the same bench."""

@@ -5,19 +5,22 @@ import { VTextarea } from 'vuetify/components/VTextarea'
 
 import { ask, asProblem, client } from '@/shared/api/client'
 import { useLive } from '@/shared/api/useLive'
+import { useMe } from '@/shared/api/useMe'
 import { useBrowserKit } from '@/features/shop/useBrowserKit'
 import ThingShape from '@/features/shop/ThingShape.vue'
 import type { Named, Said } from '@/features/shop/useKit'
 import BusyButton from '@/shared/controls/BusyButton.vue'
 
 /** One field that finds and adds: what one owns, typed a line each as people say it. What each line names is shown as it
- * is typed, and ticked; while something of the shop is found by it, what it is not able to add is left unsaid. */
+ * is typed, and ticked; while something of the shop is found by it, what cannot be added is left unsaid. Whoever only
+ * looks finds, and adds nothing. */
 const props = defineProps<{
   add: (wanted: Said[]) => Promise<unknown>
   lathes: number
   found: boolean
 }>()
 const text = defineModel<string>({ required: true })
+const { looksOnly } = useMe()
 const busy = ref(false)
 const browser = useBrowserKit()
 const remembered = browser.lines
@@ -33,7 +36,7 @@ const trouble = ref('')
 const turned = ref<Record<string, boolean>>({})
 const { found: named, problem } = useLive(
   'kit-typed',
-  () => text.value.trim() || null,
+  () => (looksOnly.value ? null : text.value.trim() || null),
   (typed) => ask(client.POST('/api/kit/typed', { body: { text: typed } })),
 )
 const lines = computed(() =>
@@ -88,8 +91,8 @@ async function put() {
     <v-textarea
       v-model="text"
       class="field"
-      label="Find, or type what you own: one line for each"
-      placeholder="e.g. bsw worn, or M3-M12 dies carbon"
+      :label="looksOnly ? 'Find in the shop' : 'Find, or type what you own: one line for each'"
+      :placeholder="looksOnly ? 'e.g. bsw worn' : 'e.g. bsw worn, or M3-M12 dies carbon'"
       persistent-placeholder
       rows="1"
       auto-grow
@@ -100,8 +103,7 @@ async function put() {
       autocomplete="off"
       spellcheck="false"
     />
-    <div class="below">
-      <slot />
+    <div v-if="!looksOnly" class="below">
       <BusyButton v-if="wanted.length" type="submit" color="secondary" :busy="busy">
         {{ wanted.length === 1 ? 'Add 1 item to the shop' : `Add ${wanted.length} items to the shop` }}
       </BusyButton>

@@ -11,11 +11,12 @@ import ShopFiles from '@/features/shop/ShopFiles.vue'
 import ThingPage from '@/features/shop/ThingPage.vue'
 import WhatICut from '@/features/shop/WhatICut.vue'
 import { type Thing, useKit } from '@/features/shop/useKit'
-import FittersOnly from '@/shared/controls/FittersOnly.vue'
+import { useMe } from '@/shared/api/useMe'
 
 /** The shop: drawers with what lies in them, the chosen thing in full beside them. */
 const { data, error, things, drawers, add, change, again, retire: takeOut } = useKit()
 const route = useRoute()
+const { looksOnly } = useMe()
 /** One that another page speaks of is opened at once. */
 const chosen = ref(String(route.query.thing ?? ''))
 const typed = ref('')
@@ -69,13 +70,12 @@ async function back() {
   <div class="shop">
     <header class="head">
       <h1>Shop</h1>
-      <FittersOnly
-        ><ShopAdd
-          v-model="typed"
-          :add="add"
-          :lathes="things.filter((one) => one.kind === 'lathe').length"
-          :found="matching.length > 0"
-      /></FittersOnly>
+      <ShopAdd
+        v-model="typed"
+        :add="add"
+        :lathes="things.filter((one) => one.kind === 'lathe').length"
+        :found="matching.length > 0"
+      />
       <nav aria-label="About the shop">
         <plain-btn v-if="things.length" :aria-pressed="!chosen" @click="chosen = ''"
           >Threads I can cut</plain-btn
@@ -98,7 +98,7 @@ async function back() {
         />
         <div class="foot">
           <ShopFiles :add="add" :things="things" />
-          <ShopExamples />
+          <ShopExamples v-if="!looksOnly" />
         </div>
         <WaitingSign v-if="!data && !error" what="the shop" />
         <EmptyShell v-if="data && !things.length">
