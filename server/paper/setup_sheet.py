@@ -56,10 +56,19 @@ def _passes(operation: Operation, unit: LengthUnit) -> list[str]:
 
 
 def _remarks(number: int, operation: Operation, unit: LengthUnit, said: dict[str, int]) -> list[str]:
-    """The cautions of a step, each time, for nobody turns pages with oily hands; notes where they are said first."""
-    lines = [f"Caution: {caution.do}" for caution in operation.cautions]
+    """Cautions and notes that are told here first."""
+    told_here = (c.do for c in operation.cautions if said.setdefault(c.do, number) == number)
+    lines = [f"Caution: {do}" for do in told_here]
     lines += [note for note in notes_text(operation, unit) if said.setdefault(note, number) == number]
     return list(dict.fromkeys(lines))
+
+
+def _again(number: int, operation: Operation, said: dict[str, int]) -> str:
+    """By which steps the cautions of this one were told in full; "" where it is the first to tell them."""
+    before = sorted({said[c.do] for c in operation.cautions if said.get(c.do, number) != number})
+    if not before:
+        return ""
+    return f" Caution: as at step{'s' if len(before) > 1 else ''} {' and '.join(map(str, before))}."
 
 
 def _measured(operation: Operation, unit: LengthUnit) -> list[str]:
@@ -69,16 +78,16 @@ def _measured(operation: Operation, unit: LengthUnit) -> list[str]:
         if dimension.measured not in _WRITTEN or dimension.move == "none":
             continue
         low, high = (show_length(size, "mm", unit) for size in (dimension.target.low_mm, dimension.target.high_mm))
-        told.append(f"Measure: {dimension.name} {low} to {high} {unit}.")
+        told.append(f"{dimension.name} {low} to {high} {unit}")
     return told
 
 
-class _Box(Flowable):
-    """A box to tick or to write in, `width` by `height` points."""
+class _Square(Flowable):
+    """A square to tick."""
 
-    def __init__(self, width: float, height: float) -> None:
+    def __init__(self) -> None:
         super().__init__()
-        self.width, self.height = width, height
+        self.width = self.height = 5.5 * mm
 
     def draw(self) -> None:
         """Its outline."""
@@ -86,13 +95,24 @@ class _Box(Flowable):
         self.canv.rect(0, 0, self.width, self.height)
 
 
-def _tick() -> Flowable:
-    return _Box(5.5 * mm, 5.5 * mm)
+class _Readings(Flowable):
+    """Boxes to write readings in, as `many` as there are sizes: two in a row, in the order that they are named."""
 
+    wide, high, gap, above = 17 * mm, 7 * mm, 1.5 * mm, 3
 
-def _written() -> list[Flowable]:
-    """Room for a reading, under what stands above it."""
-    return [Spacer(1, 3), _Box(24 * mm, 7.5 * mm)]
+    def __init__(self, many: int) -> None:
+        super().__init__()
+        self.many = many
+        self.width = min(many, 2) * (self.wide + self.gap) - self.gap
+        self.height = (many + 1) // 2 * (self.high + self.above)
+
+    def draw(self) -> None:
+        """Their outlines."""
+        self.canv.setLineWidth(1.1)
+        for number in range(self.many):
+            down, along = divmod(number, 2)
+            top = self.height - self.above - down * (self.high + self.above)
+            self.canv.rect(along * (self.wide + self.gap), top - self.high, self.wide, self.high)
 
 
 def _tool(operation: Operation, unit: LengthUnit) -> str:
@@ -107,13 +127,12 @@ def _step(number: int, operation: Operation, unit: LengthUnit, style: Lettering,
     """A step: a square to tick, what to do, its key figure over a box for each size that is measured."""
     says: list[Flowable] = [style.step(f"{number} {operation.title}", _tool(operation, unit))]
     says += [style.care(operation.zero)] if operation.zero else []
-    says.append(style.do(sentence_text(operation, unit)))
+    says.append(style.do(sentence_text(operation, unit) + _again(number, operation, said)))
     measured = _measured(operation, unit)
-    says += [
-        style.care(line) for line in (*_passes(operation, unit), *measured, *_remarks(number, operation, unit, said))
-    ]
-    boxes = [flowable for _ in measured for flowable in _written()]
-    row = [[_tick(), says, [style.key(headline_text(operation, unit)), *boxes]]]
+    minded = [*_passes(operation, unit), *([f"Measure: {', '.join(measured)}."] if measured else [])]
+    says += [style.care(line) for line in (*minded, *_remarks(number, operation, unit, said))]
+    boxes = [_Readings(len(measured))] if measured else []
+    row = [[_Square(), says, [style.key(headline_text(operation, unit)), *boxes]]]
     rules: list[Any] = [
         ("VALIGN", (0, 0), (-1, -1), "TOP"),
         ("ALIGN", (2, 0), (2, 0), "RIGHT"),

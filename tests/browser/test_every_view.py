@@ -182,6 +182,7 @@ class EveryDevice(Looked):
 class Opened(Looked):
     def test_the_shop_with_a_thing_and_a_file_open(self) -> None:
         self.page.goto("/shop")
+        self.page.get_by_role("button", name="engine room").click()
         self.page.get_by_role("button", name="Workshop lathe").click()
         table = "kind,thread,across,thick\ndie,M14,38 mm,14 mm\ndie,M6,9 mm,20 mm\n"
         self.page.get_by_label("Shop file").set_input_files(
