@@ -109,12 +109,8 @@ class Ordering:
         own = [at for at in sequence if placing.job[at] == job]
         rest = [at for at in sequence if placing.job[at] != job]
         put = random.randint(0, len(rest))
-        before, behind = set(rest[:put]), rest[put:]
-        if any(first not in before and first not in own for at in own for first in placing.after[at]):
-            return None
-        if any(first in own for at in before for first in placing.after[at]):
-            return None
-        return [*rest[:put], *own, *behind]
+        tried = [*rest[:put], *own, *rest[put:]]
+        return tried if self._keeps(tried) else None
 
     def _tasks_changed(self, sequence: list[int], random: Random) -> list[int] | None:
         """The sequence with two tasks in each other's place."""
@@ -133,7 +129,10 @@ class Ordering:
         waiting = {one: [at for at in sequence if of[at] == other], other: [at for at in sequence if of[at] == one]}
         tried: list[int] = []
         for at in sequence:
-            tried += waiting.pop(of[at], ()) if of[at] in (one, other) else (at,)
+            if of[at] in (one, other):
+                tried += waiting.pop(of[at], [])
+            else:
+                tried.append(at)
         return tried if self._keeps(tried) else None
 
     def _moved(self, sequence: list[int], random: Random) -> list[int] | None:

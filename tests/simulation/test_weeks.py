@@ -223,8 +223,8 @@ class Best(unittest.TestCase):
 
 
 class InItsProcess(unittest.TestCase):
-    def test_it_ends_with_whoever_asked(self) -> None:
-        """Whoever listens is gone: nothing is left that works on."""
+    def asked(self) -> subprocess.Popen[bytes]:
+        """A long search that has told of its first order."""
         asked = subprocess.Popen(
             [sys.executable, "-m", "server.week.search.seek", "600", ATTENDED],
             stdin=subprocess.PIPE,
@@ -236,6 +236,12 @@ class InItsProcess(unittest.TestCase):
         asked.stdin.write(problem_json(week(6)) + b"\n")
         asked.stdin.flush()
         self.assertTrue(asked.stdout.readline())
+        return asked
+
+    def test_it_ends_with_whoever_asked(self) -> None:
+        """Whoever listens is gone: nothing is left that works on."""
+        asked = self.asked()
+        assert asked.stdin is not None and asked.stdout is not None
         asked.stdin.close()
         self.assertNotEqual(asked.wait(timeout=PATIENCE_S), 0)
         asked.stdout.close()
@@ -243,17 +249,8 @@ class InItsProcess(unittest.TestCase):
     @unittest.skipUnless(Path("/proc/self/task").exists(), "no /proc here")
     def test_its_helper_ends_with_it(self) -> None:
         """Whoever asked is gone before the search is over: neither process is left."""
-        asked = subprocess.Popen(
-            [sys.executable, "-m", "server.week.search.seek", "600", ATTENDED],
-            stdin=subprocess.PIPE,
-            stdout=subprocess.PIPE,
-            cwd=ROOT,
-        )
-        self.addCleanup(asked.kill)
+        asked = self.asked()
         assert asked.stdin is not None and asked.stdout is not None
-        asked.stdin.write(problem_json(week(6)) + b"\n")
-        asked.stdin.flush()
-        self.assertTrue(asked.stdout.readline())
         helper = self.waited(lambda: Path(CHILDREN.format(asked.pid)).read_text().split())
         asked.stdin.close()
         asked.wait(timeout=PATIENCE_S)

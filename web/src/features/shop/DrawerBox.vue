@@ -44,8 +44,7 @@ const groups = computed(() => {
     .sort((one, other) => other.things.length - one.things.length)
 })
 const series = computed(() => groups.value.map((one) => one.series).filter(Boolean))
-/** The size alone, where the series that stands at the head of the drawer says its pitch. */
-const size = (thing: Thing) => (thing.short.split(' ')[0] ?? '').replace(/-\d+$/, '')
+const size = (thing: Thing) => thing.short.split(' ')[0] ?? ''
 /** Small enough that a box of dies is seen at once, each as large as the next says. */
 const SCALE = 1.2
 const label = (thing: Thing) => `${thing.name}${thing.state === 'ready' ? '' : `, ${thing.condition}`}`
@@ -158,10 +157,11 @@ h2 {
 /* Neighbours' sizes do not run into each other. */
 .thing .fig {
   letter-spacing: -0.5px;
+  padding-right: 4px;
 }
 /* What lies beside dies takes no more room than a few of them. */
 .box .words {
-  max-width: 144px;
+  max-width: 112px;
 }
 .dies {
   display: flex;
