@@ -121,6 +121,11 @@ class BrowserCase(unittest.TestCase):
         """Until what follows from an act or a size of the screen is drawn: two frames, however long they take."""
         (page or self.page).evaluate("new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)))")
 
+    def resize(self, width: int, height: int, page: Page | None = None) -> None:
+        """A screen of another size (px), and what is drawn to the measure of its place drawn again."""
+        (page or self.page).set_viewport_size({"width": width, "height": height})
+        self.drawn(page)
+
     def enter(self) -> None:
         """Enter on the large button of the bench, once its words could be read."""
         button = self.page.locator("form.act button[type=submit]")

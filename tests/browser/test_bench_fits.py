@@ -95,8 +95,7 @@ class AtEverySize(BrowserCase):
 
     def wrong(self, page: Page, size: tuple[int, int]) -> list[Any]:
         """What is out of sight at a size (pixels)."""
-        page.set_viewport_size({"width": size[0], "height": size[1]})
-        self.drawn(page)
+        self.resize(*size, page)
         over = page.evaluate(OVER)
         return [(size, f"{over} px to scroll")] if over > 0 else []
 
@@ -108,7 +107,6 @@ class AtEverySize(BrowserCase):
             wrong += [(size, name, px) for name, px in page.evaluate(PRESSED) if px < THUMB_PX - 0.5]
         if page.locator(".reading input").is_visible():
             for size in UNDER_A_KEYBOARD:
-                page.set_viewport_size({"width": size[0], "height": size[1]})
-                self.drawn(page)
+                self.resize(*size, page)
                 wrong += [(size, "out of sight", one) for one in page.evaluate(HIDDEN)]
         return wrong

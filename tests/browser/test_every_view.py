@@ -101,7 +101,7 @@ class Looked(BrowserCase):
         """In both themes at each width: axe-core (WCAG 2 A and AA), what is cut off, what is off the side."""
         for again in (False, True):
             for width, height in WIDTHS:
-                self.page.set_viewport_size({"width": width, "height": height})
+                self.resize(width, height)
                 theme = self.page.locator("html").get_attribute("data-theme")
                 with self.subTest(name, theme=theme, width=width):
                     self.assertEqual(
@@ -110,13 +110,13 @@ class Looked(BrowserCase):
                     self.assertEqual(self.page.evaluate(CUT_OFF), [])
                     self.assertLessEqual(self.page.evaluate("document.documentElement.scrollWidth"), width)
             # A phone's bench has it under More.
-            self.page.set_viewport_size({"width": WIDTHS[0][0], "height": WIDTHS[0][1]})
+            self.resize(*WIDTHS[0])
             self.page.get_by_role("button", name=OTHER_THEME).click()
         # Four times as large on a desk (WCAG 2.1, 1.4.10): nothing is scrolled sideways.
-        self.page.set_viewport_size({"width": ZOOMED, "height": 640})
+        self.resize(ZOOMED, 640)
         with self.subTest(name, width=ZOOMED):
             self.assertEqual(self.page.evaluate(WIDER), [])
-        self.page.set_viewport_size({"width": WIDTHS[0][0], "height": WIDTHS[0][1]})
+        self.resize(*WIDTHS[0])
 
     def found(self, *, contrast: bool, rest: bool) -> list[Any]:
         """What axe-core finds wrong by its rule of `contrast` and by the `rest` of its rules: each rule and places."""
@@ -173,7 +173,7 @@ class EveryDevice(Looked):
         self.page.get_by_role("button", name="Connect").click()
         expect(self.page.get_by_text("Give this device a name")).to_be_visible()
         for width, height in WIDTHS:
-            self.page.set_viewport_size({"width": width, "height": height})
+            self.resize(width, height)
             with self.subTest(width=width):
                 self.assertEqual(self.found(contrast=True, rest=True), [])
                 self.assertEqual(self.page.evaluate(CUT_OFF), [])
