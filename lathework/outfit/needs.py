@@ -39,12 +39,12 @@ def needs(plan: Plan, things: Sequence[Owned]) -> tuple[Need, ...]:
     return tuple(sorted(dict.fromkeys(found), key=lambda need: need.thing is not None))
 
 
-def lines_of(told: Sequence[Need]) -> tuple[str, ...]:
-    """What is missing, and what to lay out and where it lies, in a line each for paper; none where nothing is told."""
+def facts_of(told: Sequence[Need]) -> tuple[tuple[str, str], ...]:
+    """What is missing, and what to lay out and where it lies, each with its name; none where nothing is told."""
     missing = [f"{need.what}{_either(need)}" for need in told if need.thing is None]
     there = [f"{name_of(need.thing)}{_lies(need.thing)}" for need in told if need.thing is not None]
-    lines = [f"Not in the shop: {'; '.join(missing)}."] if missing else []
-    return (*lines, f"Lay out: {'; '.join(dict.fromkeys(there))}.") if there else tuple(lines)
+    facts = (("Missing", missing), ("Lay out", list(dict.fromkeys(there))))
+    return tuple((name, f"{'; '.join(lines)}.") for name, lines in facts if lines)
 
 
 def _either(need: Need) -> str:

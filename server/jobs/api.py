@@ -53,7 +53,7 @@ from server.jobs.file import job_file, raw_file
 from server.jobs.history import closed
 from server.jobs.history.readings import readings_csv
 from server.jobs.models import Job, StandingRow
-from server.jobs.needed import kits, needed, weighed
+from server.jobs.needed import needed, weighed
 from server.jobs.queries import found_in
 from server.jobs.schemas import ChangeIn, JobDocument, Narrow, ReasonIn, SawIn, StartIn, StepIn
 from server.jobs.standing import STATE_WORDS, standing
@@ -330,13 +330,10 @@ def readings_as_csv(request: HttpRequest, job_id: int) -> HttpResponse:
 @router.get("/{job_id}/sheet.pdf", response=PROBLEMS, openapi_extra=file_in_schema("application/pdf"))
 def sheet_as_pdf(request: HttpRequest, job_id: int) -> HttpResponse:
     """The set-up sheet."""
-    from server.paper.setup_sheet import setup_sheet
-
     job = find_job(job_id)
-    content = closed.kept_answer(job, closed.SHEET)
-    if content is None:
-        plans = standing(job).plans
-        content = setup_sheet(plans, kits(plans), address_of(f"/jobs/{job_id}/bench"))
+    content = closed.kept_answer(job, closed.SHEET) or closed.sheet_of(
+        standing(job), address_of(f"/jobs/{job_id}/bench")
+    )
     return file_answer(content, f"job-{job_id}-sheet.pdf", "application/pdf")
 
 

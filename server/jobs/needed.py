@@ -6,7 +6,7 @@ from collections.abc import Sequence
 
 from lathework.outfit.choosing import Choosing, choosings
 from lathework.outfit.need import Need
-from lathework.outfit.needs import lines_of, needs
+from lathework.outfit.needs import facts_of, needs
 from lathework.planning.plan import Plan
 from server.kit.owned import things
 
@@ -21,6 +21,6 @@ def weighed(plan: Plan) -> tuple[Choosing, ...]:
     return tuple(choosings(plan, things()))
 
 
-def kits(plans: Sequence[Plan]) -> list[tuple[str, ...]]:
-    """The lines of a set-up sheet on the things that each part works with."""
-    return [lines_of(needed(plan)) for plan in plans]
+def kits(plans: Sequence[Plan]) -> list[tuple[tuple[str, str], ...]]:
+    """The facts of a set-up sheet on the things that each part works with."""
+    return [facts_of(needed(plan)) for plan in plans]

@@ -91,13 +91,18 @@ def _laid_out(story: Story) -> tuple[int, list[float]]:
     return int(document.page), [sum(room.taken[1] for room in part if room.taken) / HEIGHT for part in parts]
 
 
-def fewest_pages(stories: Sequence[tuple[float, Callable[[], Story]]]) -> tuple[int, Story]:
-    """The first of the stories that takes the fewest pages, and how many those are.
+def pages_of(story: Story) -> int:
+    """How many pages a story takes; its flowables are spent on it."""
+    return _laid_out(story)[0]
+
+
+def fewest_pages(stories: Sequence[tuple[float, Callable[[], Story]]]) -> tuple[int, float, Story]:
+    """The first of the stories that takes the fewest pages: how many those are, and the size that it is lettered at.
 
     Each comes with the size it is lettered at (1 for full, the largest first): words shrink with its square at most, so
     that one which cannot take fewer pages is not laid out.
     """
-    (_, make), *others = stories
+    (chosen, make), *others = stories
     story = make()
     best, high = _laid_out(story)
     for size, make in others:
@@ -106,5 +111,5 @@ def fewest_pages(stories: Sequence[tuple[float, Callable[[], Story]]]) -> tuple[
         other = make()
         pages, _ = _laid_out(other)
         if pages < best:
-            best, story = pages, other
-    return best, story
+            best, chosen, story = pages, size, other
+    return best, chosen, story

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable, Sequence
 from functools import partial
 from io import BytesIO
-from typing import Any
+from typing import Any, Literal
 
 from reportlab.lib.pagesizes import A4
 from reportlab.lib.units import mm
@@ -22,27 +22,26 @@ from lathework.drawing.shapes import Sheet
 from lathework.planning.holdings.chucking import Chucking
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
-from lathework.units import LengthUnit, show_length, unit_word
-from server.paper.code import Code
+from lathework.units import LengthUnit, show_length
 from server.paper.fonts import WORDS, fonts
 from server.paper.lettering import SIZES, Lettering
-from server.paper.pages import WIDTH, fewest_pages, sheet_of_paper
+from server.paper.pages import WIDTH, fewest_pages, pages_of, sheet_of_paper
 from server.paper.part_drawing import PartDrawing
+from server.paper.sheet_head import Fact, head_of
 
 _FOOT = 5 * mm
 """Height above the paper's edge of the line that tells one loose sheet from another."""
 _FOOT_SIZE = 9
-_CODE, _CODE_WORDS = 24 * mm, 22 * mm
-"""A code that a camera reads from the bench, and the words beside it."""
 _BOX, _KEY = 9 * mm, 38 * mm
 """Widths of the column to tick, and of the one with the key figure."""
-Kits = Sequence[Sequence[str]]
-"""Lines on the things that each part works with."""
+Kits = Sequence[Sequence[Fact]]
+"""Facts on the things that each part works with."""
 Drawings = Sequence[Sequence[Sheet]]
 """The drawing of each chucking, of each part."""
 _WRITTEN = ("diameter", "length", "bore", "across-flats")
 """Sizes that are written into the sheet; the others are measured at the bench alone."""
-_UNIT_WORDS: dict[LengthUnit, str] = {"in": "inches", "mm": "millimetres"}
+Reach = Literal["step", "holding", "part"]
+"""How far one telling of a caution reaches: to the end of its step, of its holding, of its part."""
 
 
 def _passes(operation: Operation, unit: LengthUnit) -> list[str]:
@@ -55,17 +54,33 @@ def _passes(operation: Operation, unit: LengthUnit) -> list[str]:
     return [f"{to} {', '.join(cuts)}{spring}."]
 
 
-def _remarks(number: int, operation: Operation, unit: LengthUnit, said: dict[str, int]) -> list[str]:
-    """Cautions and notes that are told here first."""
-    told_here = (c.do for c in operation.cautions if said.setdefault(c.do, number) == number)
-    lines = [f"Caution: {do}" for do in told_here]
-    lines += [note for note in notes_text(operation, unit) if said.setdefault(note, number) == number]
-    return list(dict.fromkeys(lines))
+class _Said:
+    """By which steps cautions and notes were told first."""
+
+    def __init__(self, reach: Reach) -> None:
+        self._reach = reach
+        self._cautions: dict[str, int] = {}
+        self._notes: dict[str, int] = {}
+
+    def forget(self, end: Reach) -> None:
+        """At the `end` of a step or of a holding: where no telling reaches further, cautions are told again."""
+        if self._reach == end:
+            self._cautions.clear()
+
+    def first(self, number: int, operation: Operation, unit: LengthUnit) -> list[str]:
+        """The cautions and notes that a step tells first."""
+        cautions = (c.do for c in operation.cautions if self._cautions.setdefault(c.do, number) == number)
+        notes = (note for note in notes_text(operation, unit) if self._notes.setdefault(note, number) == number)
+        return list(dict.fromkeys([*(f"Caution: {do}" for do in cautions), *notes]))
+
+    def before(self, number: int, operation: Operation) -> list[int]:
+        """The steps that have told cautions of this one."""
+        told = {self._cautions.get(c.do, number) for c in operation.cautions}
+        return sorted(told - {number})
 
 
-def _again(number: int, operation: Operation, said: dict[str, int]) -> str:
-    """By which steps the cautions of this one were told in full; "" where it is the first to tell them."""
-    before = sorted({said[c.do] for c in operation.cautions if said.get(c.do, number) != number})
+def _again(before: list[int]) -> str:
+    """By which steps cautions were told in full; "" where by none."""
     if not before:
         return ""
     return f" Caution: as at step{'s' if len(before) > 1 else ''} {' and '.join(map(str, before))}."
@@ -123,14 +138,14 @@ def _tool(operation: Operation, unit: LengthUnit) -> str:
     return f"{operation.tool}, {figure_text(speed, unit)}"
 
 
-def _step(number: int, operation: Operation, unit: LengthUnit, style: Lettering, said: dict[str, int]) -> Flowable:
+def _step(number: int, operation: Operation, unit: LengthUnit, style: Lettering, said: _Said) -> Flowable:
     """A step: a square to tick, what to do, its key figure over a box for each size that is measured."""
     says: list[Flowable] = [style.step(f"{number} {operation.title}", _tool(operation, unit))]
     says += [style.care(operation.zero)] if operation.zero else []
-    says.append(style.do(sentence_text(operation, unit) + _again(number, operation, said)))
+    says.append(style.do(sentence_text(operation, unit) + _again(said.before(number, operation))))
     measured = _measured(operation, unit)
     minded = [*_passes(operation, unit), *([f"Measure: {', '.join(measured)}."] if measured else [])]
-    says += [style.care(line) for line in (*minded, *_remarks(number, operation, unit, said))]
+    says += [style.care(line) for line in (*minded, *said.first(number, operation, unit))]
     boxes = [_Readings(len(measured))] if measured else []
     row = [[_Square(), says, [style.key(headline_text(operation, unit)), *boxes]]]
     rules: list[Any] = [
@@ -144,28 +159,27 @@ def _step(number: int, operation: Operation, unit: LengthUnit, style: Lettering,
     return Table(row, colWidths=[_BOX, style.width - _BOX - _KEY, _KEY], style=rules)
 
 
-def _numbered(plan: Plan, style: Lettering) -> list[tuple[Chucking, list[Flowable]]]:
+def _numbered(plan: Plan, style: Lettering, reach: Reach) -> list[tuple[Chucking, list[Flowable]]]:
     """The steps in their order, numbered, under the chucking that each begins with.
 
     What is done off the lathe when all chuckings are over stays with the last.
     """
-    said: dict[str, int] = {}
+    said = _Said(reach)
     groups: dict[int, list[Flowable]] = {}
     for number, operation in enumerate(plan.operations, 1):
         group = operation.chucking if operation.chucking not in groups else max(groups)
+        said.forget("step")
+        if group not in groups:
+            said.forget("holding")
         groups.setdefault(group, []).append(_step(number, operation, plan.job.unit, style, said))
     return [(plan.chuckings[number - 1], steps) for number, steps in groups.items()]
 
 
-def _part(plan: Plan, style: Lettering, sheets: Sequence[Sheet], kit: Sequence[str]) -> list[Flowable]:
-    """A part: its facts, what is said of it, its `kit`, each chucking with its drawing (of `sheets`) and steps."""
+def _part(plan: Plan, style: Lettering, sheets: Sequence[Sheet], reach: Reach) -> list[Flowable]:
+    """Each chucking of a part with its drawing (of `sheets`) and its steps."""
     unit = plan.job.unit
-    story: list[Flowable] = [style.line(_facts(plan))]
-    story += [style.line(f"Mating part: {plan.job.fits}.")] if plan.job.fits else []
-    # Both ends may say the same.
-    story += [style.line(f"Note: {text}") for text in dict.fromkeys(notice.text for notice in plan.notices)]
-    story += [style.line(line) for line in kit]
-    for chucking, (first, *others) in _numbered(plan, style):
+    story: list[Flowable] = []
+    for chucking, (first, *others) in _numbered(plan, style, reach):
         opening: list[Flowable] = []
         if len(plan.chuckings) > 1:
             opening += [Spacer(1, 6), style.step(f"{chucking.words}: held by {chucking.grip.words}")]
@@ -176,30 +190,25 @@ def _part(plan: Plan, style: Lettering, sheets: Sequence[Sheet], kit: Sequence[s
     return story
 
 
-def _heading(text: str, style: Lettering, address: str) -> Flowable:
-    """The name of the job, and where the bench of it is found, for the camera of a tablet."""
-    if not address:
-        return style.title(text)
-    rules: list[Any] = [("VALIGN", (0, 0), (-1, -1), "MIDDLE"), ("LEFTPADDING", (0, 0), (0, 0), 0)]
-    row = [[style.title(text), style.care("open the bench on a tablet"), Code(address, _CODE)]]
-    return Table(row, colWidths=[style.width - _CODE - _CODE_WORDS, _CODE_WORDS, _CODE], style=rules)
-
-
 def story_of(
-    plans: Sequence[Plan], style: Lettering, sheets: Drawings, kits: Kits = (), address: str = ""
+    plans: Sequence[Plan],
+    style: Lettering,
+    sheets: Drawings,
+    kits: Kits = (),
+    address: str = "",
+    reach: Reach = "part",
 ) -> list[Flowable]:
-    """The whole sheet; each part of the job begins a page. `kits` are lines on the things each works with; `address`
-    is where the bench is found, "" where nowhere else."""
+    """The whole sheet; each part of the job begins a page. `kits` are facts on the things each works with; `address`
+    is where the bench is found, "" where nowhere else; `reach` is how far one telling of a caution reaches."""
     job = plans[0].job
     story: list[Flowable] = []
     for number, plan in enumerate(plans, 1):
         name = f": {number} of {len(plans)}, {job.part_names[number - 1]}" if len(plans) > 1 else ""
-        story += [PageBreak()] if number > 1 else []
-        story += [_heading(job.title + name, style, address if number == 1 else ""), Spacer(1, 4)]
-        if number == 1:
-            story += [style.line(f"For: {job.needed_by}.")] if job.needed_by else []
-            story += [style.line(f"Caution: {c.do}") for c in plan.cautions]
-        story += _part(plan, style, sheets[number - 1], kits[number - 1] if kits else ())
+        first = number == 1
+        story += [] if first else [PageBreak()]
+        kit = kits[number - 1] if kits else ()
+        story += head_of(plan, style, job.title + name, kit, first=first, address=address if first else "")
+        story += _part(plan, style, sheets[number - 1], reach)
     return [*story, Spacer(1, 6), style.line(job.notes)] if job.notes else story
 
 
@@ -209,46 +218,36 @@ def _fitted(text: str, room: float) -> str:
     return next(line for line in begins if stringWidth(line, WORDS, _FOOT_SIZE) <= room)
 
 
-def _foot(title: str, pages: int) -> Callable[[Canvas, SimpleDocTemplate], None]:
-    """What stands at the foot of every page: the job, and which of its `pages` (a count) this is."""
+def _foot(title: str, issued: str, pages: int) -> Callable[[Canvas, SimpleDocTemplate], None]:
+    """What stands at the foot of every page: the job, when it was `issued`, and which of its `pages` (a count) this
+    is."""
 
     def write(canvas: Canvas, document: SimpleDocTemplate) -> None:
         canvas.setFont(WORDS, _FOOT_SIZE)
         left, right = document.leftMargin + 6, A4[0] - document.rightMargin - 6
-        canvas.drawString(left, _FOOT, _fitted(title, (right - left) * 0.8))
-        canvas.drawRightString(right, _FOOT, f"page {document.page} of {pages}")
+        told = " · ".join(filter(None, (issued, f"page {document.page} of {pages}")))
+        canvas.drawRightString(right, _FOOT, told)
+        room = right - left - stringWidth(told, WORDS, _FOOT_SIZE) - 4 * mm
+        canvas.drawString(left, _FOOT, _fitted(title, room))
 
     return write
 
 
-def setup_sheet(plans: Sequence[Plan], kits: Kits = (), address: str = "") -> bytes:
+def setup_sheet(plans: Sequence[Plan], kits: Kits = (), address: str = "", issued: str = "") -> bytes:
     """The set-up sheet of a job as PDF bytes, lengths in the job's own unit; each of its parts begins a page, with the
-    lines of `kits` on the things it works with. A camera is led to the `address` of the bench, where there is one."""
+    facts of `kits` on the things it works with. A camera is led to the `address` of the bench, where there is one.
+    `issued` is which revision it is, and of which day."""
     fonts()
     out, title = BytesIO(), plans[0].job.title
     sheets = [[part_sheet(plan, PAPER, chucking.number) for chucking in plan.chuckings] for plan in plans]
-    pages, story = fewest_pages(
-        [(size, partial(story_of, plans, Lettering(size, WIDTH), sheets, kits, address)) for size in SIZES]
-    )
-    foot = _foot(title, pages)
+    told = partial(story_of, plans, sheets=sheets, kits=kits, address=address)
+    pages, size, story = fewest_pages([(size, partial(told, Lettering(size, WIDTH))) for size in SIZES])
+    # A caution is told again in full where that takes no paper: no page is turned with oily hands for its sake.
+    reaches: tuple[Reach, ...] = ("step", "holding")
+    for reach in reaches:
+        if pages_of(told(Lettering(size, WIDTH), reach=reach)) <= pages:
+            story = told(Lettering(size, WIDTH), reach=reach)
+            break
+    foot = _foot(title, issued, pages)
     sheet_of_paper(out, title).build(story, onFirstPage=foot, onLaterPages=foot)
     return out.getvalue()
-
-
-def _facts(plan: Plan) -> str:
-    """Pieces, metal, stock and lathe in one line."""
-    job, setup, unit = plan.job, plan.job.setup, plan.job.unit
-    stock = job.part.stock
-    word = {"hexagon": "hexagon bar", "square": "square bar", "bolt": "bolt", "kept": "the part itself,"}.get(
-        stock.form, "bar"
-    )
-    bar = next((f for f in plan.batch if f.name == "bar for the batch"), None)
-    together = job.quantity > 1 and job.method.batch == "holding"
-    order = ", one set-up for all pieces at a time" if together else ""
-    amount = f", {figure_text(bar, unit)} for the batch" if bar else ""
-    return (
-        f"{job.quantity} {unit_word('piece', job.quantity)}{order} · {job.part.designations} · "
-        f"{job.material.name} · {word} {stock.across.typed}{amount} · {setup.dial} dial · grooving blade "
-        f"{setup.groove_blade.typed} ({setup.groove_edge} edge) · parting blade {setup.parting_blade.typed} ("
-        f"{setup.parting_edge} edge) · lengths in {_UNIT_WORDS[unit]}"
-    )

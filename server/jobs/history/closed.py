@@ -6,6 +6,7 @@ import zlib
 from typing import Any
 
 import orjson
+from django.utils.timezone import localdate
 
 from lathework.drawing.part.layout import WIDE
 from lathework.drawing.part.view import part_sheet
@@ -63,11 +64,19 @@ def kept_bench(job: Job) -> dict[str, Any] | None:
     return told
 
 
-def _answers(now: Standing) -> dict[str, bytes]:
-    from server.paper.dxf import sheet_dxf
+def sheet_of(now: Standing, address: str = "") -> bytes:
+    """The set-up sheet of a job as it is today, as PDF bytes; a camera is led to the `address` of its bench."""
     from server.paper.setup_sheet import setup_sheet
 
-    found = {BENCH: orjson.dumps(job_bench(now)), SHEET: setup_sheet(now.plans, kits(now.plans))}
+    today = localdate()
+    issued = f"revision {now.job.revision}, {today.day} {today:%B %Y}"
+    return setup_sheet(now.plans, kits(now.plans), address, issued)
+
+
+def _answers(now: Standing) -> dict[str, bytes]:
+    from server.paper.dxf import sheet_dxf
+
+    found = {BENCH: orjson.dumps(job_bench(now)), SHEET: sheet_of(now)}
     for part, plan in enumerate(now.plans, 1):
         found[plan_name(part)] = orjson.dumps(job_shown(now, part))
         for chucking in plan.chuckings:

@@ -186,7 +186,7 @@ class PartDxf(ApiCase):
         self.assertFalse(drawing.modelspace().query('*[layer=="removal"]'))
 
     def test_every_size_that_is_measured_has_a_box(self) -> None:
-        """And every step a square to tick."""
+        """And every step a square to tick; between two pieces stands the bar that they are parted from."""
         [plan] = make_plans(read_document(document(TIE_ROD)))
         pages = PdfReader(io.BytesIO(setup_sheet([plan]))).pages
         contents = [page.get_contents() for page in pages]
@@ -194,7 +194,31 @@ class PartDxf(ApiCase):
         high = Counter(round(float(tall) / mm, 1) for tall in re.findall(r" (\S+) re S", drawn))
         written = ("diameter", "length", "bore", "across-flats")
         sizes = [size for step in plan.operations for size in step.dimensions if size.measured in written]
-        self.assertEqual(high, {5.5: len(plan.operations), 7.0: sum(size.move != "none" for size in sizes)})
+        boxes = {5.5: len(plan.operations), 7.0: sum(size.move != "none" for size in sizes)}
+        self.assertEqual(high, boxes | ({3.0: plan.job.quantity - 1} if plan.job.quantity > 1 else {}))
+
+    def test_every_piece_is_ticked_off(self) -> None:
+        """Or every ten, or every hundred: the last box has the number of the last piece, or a round one over it."""
+        for many, each in ((1, 0), (2, 1), (40, 1), (41, 10), (400, 10), (500, 100)):
+            [made] = make_plans(read_document(document({"quantity": many})))
+            words = PdfReader(io.BytesIO(setup_sheet([made]))).pages[0].extract_text().split()
+            counted = [str(number) for number in range(each, many + each, each)] if each else []
+            with self.subTest(many):
+                self.assertEqual([word for word in counted if word not in words], [])
+                self.assertLessEqual(len(counted), 40)
+
+    def test_cautions_are_told_in_full_where_that_takes_no_paper(self) -> None:
+        """Each step of the demo's studs tells its own; a rod that would take a third page is sent back to a step."""
+        demo = Path(settings.ROOT) / "demo" / "02-levelling-studs.json"
+        for made, again in ((json.loads(demo.read_text()), False), (document(TIE_ROD), True)):
+            [plan] = make_plans(read_document(made))
+            pages = PdfReader(io.BytesIO(setup_sheet([plan]))).pages
+            told = " ".join(" ".join(page.extract_text() for page in pages).split())
+            each = Counter(c.do for step in plan.operations for c in step.cautions)
+            with self.subTest(plan.job.title):
+                self.assertEqual(len(pages), 2)
+                self.assertEqual("Caution: as at step" in told, again)
+                self.assertEqual([words for words, many in each.items() if told.count(words) != many] != [], again)
 
     def test_the_order_of_a_batch_stands_on_the_sheet(self) -> None:
         for batch, quantity, told in (("holding", 4, True), ("piece", 4, False), ("holding", 1, False)):
