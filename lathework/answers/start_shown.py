@@ -17,7 +17,7 @@ from lathework.drawing.shapes import Path, Sheet, box
 from lathework.errors import InputError, InvalidDocument
 from lathework.fields import Json
 from lathework.job.assumed import assumed
-from lathework.job.beginnings import BEGINNINGS, Ask, Start
+from lathework.job.beginnings import BEGINNINGS, Ask, Group, Start
 from lathework.job.document import read_document
 from lathework.job.starts import check_start, form_field, new_document, of_the_shop
 from lathework.job.typed import Typed
@@ -27,9 +27,9 @@ from lathework.units import LengthUnit
 
 Leads = Literal["repair", "thread"]
 """Beginnings that lead to a form of their own, or to a thread's page."""
-LEADS: tuple[tuple[Leads, str, str], ...] = (
-    ("repair", "worn end to repair", "cut off and tapped, with a new stud"),
-    ("thread", "Just look up a thread", "its sizes, no job"),
+LEADS: tuple[tuple[Leads, str, str, Group], ...] = (
+    ("repair", "worn end to repair", "cut off and tapped, with a new stud", "From a part you have"),
+    ("thread", "Just look up a thread", "its sizes, no job", "Without a part"),
 )
 
 
@@ -39,7 +39,7 @@ COARSE = "M16x4"
 
 @answer
 class BeginningShown:
-    """A shape to start from: its picture, and what it asks for; nothing where it leads elsewhere."""
+    """A shape to start from: its picture, its group, and what it asks for; nothing where it leads elsewhere."""
 
     code: Start | Leads
     name: str
@@ -49,6 +49,7 @@ class BeginningShown:
     reads: bool
     finish: str
     picture: SheetShown
+    group: Group
 
 
 @answer
@@ -112,12 +113,14 @@ def _picture(code: Start | Leads) -> Sheet:
 def beginnings_shown() -> tuple[BeginningShown, ...]:
     """Every beginning with its picture."""
     own = [
-        BeginningShown(b.code, b.name, b.remark, b.asks, b.shoulder, b.reads, b.finish, sheet_shown(_picture(b.code)))
+        BeginningShown(
+            b.code, b.name, b.remark, b.asks, b.shoulder, b.reads, b.finish, sheet_shown(_picture(b.code)), b.group
+        )
         for b in BEGINNINGS
     ]
     leads = [
-        BeginningShown(code, name, remark, (), False, False, "", sheet_shown(_picture(code)))
-        for code, name, remark in LEADS
+        BeginningShown(code, name, remark, (), False, False, "", sheet_shown(_picture(code)), group)
+        for code, name, remark, group in LEADS
     ]
     return (*own, *leads)
 

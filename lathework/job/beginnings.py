@@ -22,6 +22,8 @@ AskedField = Literal[
     "overall",
     "present",
 ]
+Group = Literal["Threaded outside", "With a hole", "From a part you have", "Without a part"]
+"""Beginnings that stand together."""
 AskKind = Literal["words", "thread", "count", "across", "along"]
 """What is typed: words, a designation, a whole number, a diameter or a width, a length along the part."""
 
@@ -47,7 +49,7 @@ class Beginning:
     """A shape to start from. `reads` says that its sizes are read off a worn part: the size meant is offered.
 
     `shoulder` says that it matters how its thread ends, `finish` how it usually does whatever the last job did: a
-    groove would weaken a bolt.
+    groove would weaken a bolt. Those of a `group` are shown together.
     """
 
     code: Start
@@ -57,6 +59,7 @@ class Beginning:
     shoulder: bool = True
     reads: bool = False
     finish: Literal["", "run-out"] = ""
+    group: Group = "Threaded outside"
 
 
 _TITLE = Ask("title", "Name of the job", "words", "Levelling studs", "Levelling studs")
@@ -124,6 +127,7 @@ BEGINNINGS: tuple[Beginning, ...] = (
         "hexagon bar with a tapped hole",
         (_TITLE, _THREAD, _COUNT, _HEX, _DEEP, _HIGH),
         shoulder=False,
+        group="With a hole",
     ),
     Beginning(
         "body",
@@ -131,6 +135,7 @@ BEGINNINGS: tuple[Beginning, ...] = (
         "round bar, tapped along its axis",
         (_TITLE, _THREAD, _COUNT, _BAR, _DEEP, _OVERALL),
         shoulder=False,
+        group="With a hole",
     ),
     Beginning(
         "bush",
@@ -145,6 +150,7 @@ BEGINNINGS: tuple[Beginning, ...] = (
             _OVERALL,
         ),
         shoulder=False,
+        group="With a hole",
     ),
     Beginning(
         "bolt",
@@ -160,6 +166,7 @@ BEGINNINGS: tuple[Beginning, ...] = (
             _LONG,
         ),
         finish="run-out",
+        group="From a part you have",
     ),
     Beginning(
         "sample",
@@ -167,5 +174,6 @@ BEGINNINGS: tuple[Beginning, ...] = (
         "measure a worn part and type the sizes",
         (_TITLE, _THREAD, _COUNT, _BAR, _LONG, _SHANK, _SHANK_LONG, _OVERALL),
         reads=True,
+        group="From a part you have",
     ),
 )

@@ -8,6 +8,7 @@ from pathlib import Path
 
 from fontTools.ttLib import TTFont as FontFile
 from reportlab.pdfbase import pdfmetrics
+from reportlab.pdfbase.pdfmetrics import stringWidth
 from reportlab.pdfbase.ttfonts import TTFont
 
 WORDS, BOLD, FIGURES, KEY = "Conch", "Conch-Bold", "Conch-Figures", "Conch-Figures-Bold"
@@ -30,3 +31,9 @@ def fonts() -> None:
         face.save(plain)
         plain.seek(0)
         pdfmetrics.registerFont(TTFont(name, plain))
+
+
+def fitted(text: str, room: float, face: str, size: float) -> str:
+    """As much of a line in a face of a `size` as `room` holds (units: points), with a sign where some is left out."""
+    begins = [text, *(f"{text[:count]}…" for count in range(len(text) - 1, 0, -1))]
+    return next((line for line in begins if stringWidth(line, face, size) <= room), "")

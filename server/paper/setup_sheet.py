@@ -23,7 +23,7 @@ from lathework.planning.holdings.chucking import Chucking
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
 from lathework.units import LengthUnit, show_length
-from server.paper.fonts import WORDS, fonts
+from server.paper.fonts import WORDS, fitted, fonts
 from server.paper.lettering import SIZES, Lettering
 from server.paper.pages import WIDTH, fewest_pages, pages_of, sheet_of_paper
 from server.paper.part_drawing import PartDrawing
@@ -212,12 +212,6 @@ def story_of(
     return [*story, Spacer(1, 6), style.line(job.notes)] if job.notes else story
 
 
-def _fitted(text: str, room: float) -> str:
-    """As much of a line at the foot as `room` (points) holds."""
-    begins = [text, *(f"{text[:count]}…" for count in range(len(text) - 1, 0, -1))]
-    return next(line for line in begins if stringWidth(line, WORDS, _FOOT_SIZE) <= room)
-
-
 def _foot(title: str, issued: str, pages: int) -> Callable[[Canvas, SimpleDocTemplate], None]:
     """What stands at the foot of every page: the job, when it was `issued`, and which of its `pages` (a count) this
     is."""
@@ -228,7 +222,7 @@ def _foot(title: str, issued: str, pages: int) -> Callable[[Canvas, SimpleDocTem
         told = " · ".join(filter(None, (issued, f"page {document.page} of {pages}")))
         canvas.drawRightString(right, _FOOT, told)
         room = right - left - stringWidth(told, WORDS, _FOOT_SIZE) - 4 * mm
-        canvas.drawString(left, _FOOT, _fitted(title, room))
+        canvas.drawString(left, _FOOT, fitted(title, room, WORDS, _FOOT_SIZE))
 
     return write
 

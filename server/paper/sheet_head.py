@@ -14,6 +14,7 @@ from lathework.units import LengthUnit, unit_word
 from server.paper.code import Code
 from server.paper.fonts import WORDS
 from server.paper.lettering import Lettering
+from server.paper.pieces import draw_piece
 
 Fact = tuple[str, str]
 """What a fact is called, and the fact."""
@@ -30,7 +31,7 @@ _IN_A_ROW, _ROWS = 20, 2
 class PiecesBar(Flowable):
     """Pieces end to end on their bar, each a thread in outline: one is filled with a pencil when its piece is made."""
 
-    high, groove, pitch, deep, longest = 6 * mm, 2.2 * mm, 1.5 * mm, 0.9 * mm, 24 * mm
+    high, groove, longest = 6 * mm, 2.2 * mm, 24 * mm
 
     def __init__(self, many: int, width: float) -> None:
         super().__init__()
@@ -52,25 +53,8 @@ class PiecesBar(Flowable):
             if along:
                 canvas.setLineWidth(0.6)
                 canvas.rect(left - self.groove, middle - self.high / 4, self.groove, self.high / 2)
-            self._piece(left, middle)
+            draw_piece(canvas, left, middle, self.long, self.high)
             canvas.drawCentredString(left + self.long / 2, middle - 2.4, str((number + 1) * self.each))
-
-    def _piece(self, left: float, middle: float) -> None:
-        """A thread in outline, crests above half a turn before those below."""
-        turns = max(2, round(self.long / self.pitch))
-        half, step = self.high / 2, self.long / turns
-        outline = self.canv.beginPath()
-        outline.moveTo(left, middle + half - self.deep)
-        for turn in range(turns):
-            outline.lineTo(left + (turn + 0.5) * step, middle + half)
-            outline.lineTo(left + (turn + 1) * step, middle + half - self.deep)
-        outline.lineTo(left + self.long, middle - half)
-        for turn in reversed(range(turns)):
-            outline.lineTo(left + (turn + 0.5) * step, middle - half + self.deep)
-            outline.lineTo(left + turn * step, middle - half)
-        outline.close()
-        self.canv.setLineWidth(0.9)
-        self.canv.drawPath(outline)
 
 
 def _heading(text: str, style: Lettering, address: str) -> Flowable:

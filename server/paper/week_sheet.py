@@ -10,11 +10,14 @@ from reportlab.lib.pagesizes import A4
 from reportlab.lib.units import mm
 from reportlab.pdfgen.canvas import Canvas
 
-from server.paper.fonts import BOLD, WORDS, fonts
+from server.paper.fonts import BOLD, WORDS, fitted, fonts
+from server.paper.pieces import draw_pieces
 
 Row = tuple[str, ...]
 _LEFT, _TOP, _LINE = 14 * mm, A4[1] - 16 * mm, 5.4 * mm
 _FOOT = 14 * mm
+_APART = 1.5
+"""Between a cell and the next (unit: millimetres)."""
 
 
 class Sheet:
@@ -51,15 +54,24 @@ class Sheet:
         self.y -= 4.6 * mm
 
     def row(self, cells: Row, places: Sequence[float], *, box: bool = False) -> None:
-        """Cells at their places (unit: millimetres from the left), the first one heavy; with a box to tick."""
+        """Cells at their places (unit: millimetres from the left), none into the next, the first one heavy; with a box
+        to tick."""
         self._room()
         if box:
             self.canvas.setLineWidth(0.5)
             self.canvas.rect(_LEFT, self.y - 0.6 * mm, 3.2 * mm, 3.2 * mm)
-        for number, (cell, place) in enumerate(zip(cells, places, strict=True)):
-            self.canvas.setFont(BOLD if number == 0 else WORDS, 9)
-            self.canvas.drawString(_LEFT + place * mm, self.y, cell)
+        ends = (*places[1:], (A4[0] - 2 * _LEFT) / mm)
+        for number, (cell, place, end) in enumerate(zip(cells, places, ends, strict=True)):
+            face = BOLD if number == 0 else WORDS
+            self.canvas.setFont(face, 9)
+            self.canvas.drawString(_LEFT + place * mm, self.y, fitted(cell, (end - place - _APART) * mm, face, 9))
         self.y -= _LINE
+
+    def made(self, many: int, done: float, place: float) -> None:
+        """In the row just written, at its `place` (unit: millimetres from the left): pieces made as far as a share
+        `done` of them."""
+        left = _LEFT + place * mm
+        draw_pieces(self.canvas, left, self.y + _LINE + 1 * mm, A4[0] - _LEFT - left, 3.4 * mm, many, done)
 
     def bar(self, shares: Sequence[float]) -> None:
         """A bar with its cuts to scale (shares of its length), what is left hatched."""

@@ -6,7 +6,7 @@ from server.paper.fonts import BOLD
 from server.paper.week_sheet import Sheet
 from server.week.shown import WeekShown
 
-_PLACES = (5.0, 44.0, 104.0, 140.0)
+_PLACES = (5.0, 51.0, 97.0, 137.0)
 
 
 def week_sheet(week: WeekShown) -> bytes:
@@ -18,16 +18,17 @@ def week_sheet(week: WeekShown) -> bytes:
         begins = one.when.partition(" to ")[0]
         takes = f"{one.takes} + {one.setting_up} min set-up" if one.setting_up else one.takes
         where = f"{names[one.station]}, {one.person}" if len(week.people) > 1 else names[one.station]
-        sheet.row((begins, f"{one.title}, {one.pieces}"[:44], where[:24], takes), _PLACES, box=True)
+        sheet.row((begins, f"{one.title}, {one.pieces}", where, takes), _PLACES, box=True)
     if week.jobs:
         sheet.heading("Done by")
     for job in week.jobs:
         wanted = f"wanted {job.day}" if job.day else "whenever"
-        sheet.row((job.done or "no hours left", job.title[:44], wanted, job.sure), (0.0, 44.0, 104.0, 150.0))
+        sheet.row((job.done or "no hours left", job.title, wanted, job.sure), (0.0, 46.0, 99.0, 144.0))
+        sheet.made(job.quantity, job.steps_done / job.steps if job.steps else 0.0, 158.0)
     if week.lay_out:
         sheet.heading("To lay out next time")
     for thing in week.lay_out:
-        sheet.row((thing.thing[:48], thing.place), (5.0, 100.0), box=True)
+        sheet.row((thing.thing, thing.place), (5.0, 100.0), box=True)
     _bars(sheet, week)
     return sheet.pdf()
 
@@ -39,7 +40,7 @@ def _bars(sheet: Sheet, week: WeekShown) -> None:
     for bar in week.bars:
         sheet.text(f"{bar.name}: {bar.left} left", face=BOLD)
         for cut in bar.cuts:
-            sheet.row((f"{cut.pieces} × {cut.each}", cut.title[:60]), (5.0, 50.0), box=True)
+            sheet.row((f"{cut.pieces} × {cut.each}", cut.title), (5.0, 50.0), box=True)
         sheet.bar(bar.shares)
     for line in week.buys:
-        sheet.row((f"To buy: {line}"[:95],), (0.0,))
+        sheet.row((f"To buy: {line}",), (0.0,))

@@ -80,8 +80,9 @@ class PlacedByHand:
 class JobInWeek:
     """A job with what was said of it, when it is done and how sure that is; `expected` is what its plan alone says of
     what is left, `takes` what it takes here with setting up, `time` that with its working, `low` and `high` in eight
-    cases of ten. `no_place` says why it is not in the order, `chance` is how sure its day is with its working. `helps`
-    would make it be in time where it is late."""
+    cases of ten. `pieces` are left of its `quantity`; `steps_done` are done of its `steps`. `no_place` says why it is
+    not in the order, `chance` is how sure its day is with its working. `helps` would make it be in time where it is
+    late."""
 
     job: int
     title: str
@@ -93,6 +94,9 @@ class JobInWeek:
     from_words: str
     who: str
     pieces: int
+    quantity: int
+    steps: int
+    steps_done: int
     time: FigureShown
     takes: str
     low: str

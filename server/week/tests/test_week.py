@@ -8,12 +8,14 @@ import json
 from collections.abc import Iterator
 from contextlib import contextmanager
 from datetime import date, datetime, timedelta
+from itertools import pairwise
 from typing import Any
 from unittest.mock import patch
 
 from django.test import TestCase
 from icalendar import Calendar
 from pypdf import PdfReader
+from reportlab.pdfbase.pdfmetrics import stringWidth
 
 from lathework.job.document import read_document
 from lathework.planning.plan import make_plans
@@ -24,6 +26,7 @@ from server.jobs.actions.documents import start_job
 from server.jobs.models import Job, TookRow
 from server.jobs.standing import standing
 from server.kit.actions import add_typed
+from server.paper.fonts import BOLD, WORDS, fonts
 from server.week.answers import order_of, time_left
 from server.week.gather import gather
 from server.week.models import BestOrder, Person, PutBefore, Wish
@@ -351,6 +354,30 @@ class Papers(WeekCase):
         text = "".join(page.extract_text() for page in pages)
         for words in ("This week", "Studs", "Plugs", "today 19:00"):
             self.assertIn(words, text)
+
+    def test_no_words_of_the_paper_run_into_others(self) -> None:
+        """However long a job is called: measured in the file, by the widths of its own letters."""
+        for row in Job.objects.all():
+            row.document["title"] = "Winding spindle of the lamp carriage, its stripped end cut off and tapped"
+            row.title = row.document["title"]
+            row.save()
+        self.hours()
+        fonts()
+        lines: dict[tuple[int, float], list[tuple[float, float]]] = {}
+        for number, page in enumerate(PdfReader(io.BytesIO(self.client.get("/api/week/week.pdf").content)).pages):
+
+            def note(text: str, _: Any, at: list[float], font: dict[str, Any], size: float, page: int = number) -> None:
+                face = BOLD if "Bold" in str(font and font["/BaseFont"]) else WORDS
+                if text.strip():
+                    wide = stringWidth(text.strip(), face, size)
+                    lines.setdefault((page, at[5]), []).append((at[4], at[4] + wide))
+
+            page.extract_text(visitor_text=note)
+        side_by_side = [sorted(line) for line in lines.values() if len(line) > 1]
+        self.assertTrue(side_by_side)
+        for line in side_by_side:
+            for (_, end), (begin, _) in pairwise(line):
+                self.assertLess(end, begin)
 
     def test_the_cutting_list(self) -> None:
         self.assertTrue(any("for Studs" in line for line in self.week()["buys"]))

@@ -3,6 +3,7 @@ import { computed, ref, watch } from 'vue'
 
 import InlineChoice from '@/shared/controls/InlineChoice.vue'
 import InlineField from '@/shared/controls/InlineField.vue'
+import ThreadBar from '@/shared/controls/ThreadBar.vue'
 import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
 import type { Problem } from '@/shared/api/client'
 import type { JobInWeek, Week, Wish } from '@/features/week/useWeek'
@@ -78,6 +79,13 @@ const byHand = computed(() => props.job.by_hand.before.length + props.job.by_han
       >
       <span v-else class="muted">whenever</span>
     </p>
+    <ThreadBar
+      class="bar"
+      :total="job.steps"
+      :done="job.steps_done"
+      :pieces="job.quantity"
+      :label="`${job.steps_done} of ${job.steps} steps done`"
+    />
     <p v-for="line in job.helps" :key="line" class="small help">{{ line }}</p>
     <div v-if="open" class="more">
       <WorkingPanel v-if="chance && job.chance" :figure="job.chance" />
@@ -157,9 +165,9 @@ const byHand = computed(() => props.job.by_hand.before.length + props.job.by_han
 
 <style scoped>
 .job {
-  display: flex;
-  flex-wrap: wrap;
-  justify-content: space-between;
+  display: grid;
+  grid-template-columns: 1fr auto;
+  align-items: center;
   gap: 0 16px;
   padding: 4px 0;
   border-bottom: 1px solid var(--line);
@@ -169,12 +177,14 @@ const byHand = computed(() => props.job.by_hand.before.length + props.job.by_han
   padding-left: 12px;
 }
 .title.v-btn {
+  justify-self: start;
   max-width: 100%;
+  white-space: normal;
   text-align: left;
   font-weight: 700;
 }
 .done {
-  padding-left: 8px;
+  text-align: right;
 }
 .takes.v-btn {
   font-weight: 700;
@@ -182,8 +192,15 @@ const byHand = computed(() => props.job.by_hand.before.length + props.job.by_han
 .wanted,
 .help,
 .more {
-  flex: 1 0 100%;
   padding-left: 8px;
+}
+.bar {
+  justify-self: end;
+  width: min(200px, 36vw);
+}
+.help,
+.more {
+  grid-column: 1 / -1;
 }
 .sure,
 .sure.v-btn {
@@ -209,5 +226,21 @@ const byHand = computed(() => props.job.by_hand.before.length + props.job.by_han
   flex-wrap: wrap;
   gap: 4px 16px;
   align-items: baseline;
+}
+@media (max-width: 600px) {
+  .title.v-btn,
+  .wanted {
+    grid-column: 1 / -1;
+  }
+  .done {
+    grid-row: 2;
+    padding-left: 8px;
+    text-align: left;
+  }
+  .bar {
+    grid-row: 2;
+    grid-column: 2;
+    width: 28vw;
+  }
 }
 </style>

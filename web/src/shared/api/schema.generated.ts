@@ -2373,7 +2373,7 @@ export interface components {
         };
         /**
          * BeginningShown
-         * @description A shape to start from: its picture, and what it asks for; nothing where it leads elsewhere.
+         * @description A shape to start from: its picture, its group, and what it asks for; nothing where it leads elsewhere.
          */
         BeginningShown: {
             /** Asks */
@@ -2382,6 +2382,11 @@ export interface components {
             code: ("stud" | "rod" | "screw" | "plug" | "knob" | "all-thread" | "nut" | "body" | "bush" | "bolt" | "sample") | ("repair" | "thread");
             /** Finish */
             finish: string;
+            /**
+             * Group
+             * @enum {string}
+             */
+            group: "Threaded outside" | "With a hole" | "From a part you have" | "Without a part";
             /** Name */
             name: string;
             picture: components["schemas"]["SheetShown"];
@@ -4350,7 +4355,8 @@ export interface components {
          * JobInWeek
          * @description A job with what was said of it, when it is done and how sure that is; `expected` is what its plan alone says of
          *     what is left, `takes` what it takes here with setting up, `time` that with its working, `low` and `high` in eight
-         *     cases of ten. `no_place` says why it is not in the order, `chance` is how sure its day is with its working. `helps`
+         *     cases of ten. `pieces` are left of its `quantity`, `steps_done` are done of the `steps` of them all. `no_place` says why it is not in
+         *     the order, `chance` is how sure its day is with its working. `helps`
          *     would make it be in time where it is late.
          */
         JobInWeek: {
@@ -4385,8 +4391,14 @@ export interface components {
             no_place: string;
             /** Pieces */
             pieces: number;
+            /** Quantity */
+            quantity: number;
             /** Revision */
             revision: number;
+            /** Steps */
+            steps: number;
+            /** Steps Done */
+            steps_done: number;
             /** Sure */
             sure: string;
             /** Takes */
