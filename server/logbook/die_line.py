@@ -4,10 +4,12 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from lathework.answers.values import Shown, length_shown
+from lathework.answers.values import FigureShown, Shown, figure_shown, length_shown
 from lathework.bench.gauge.die import aim_inside_of, aim_of
+from lathework.dies.after_verdict import chance
+from lathework.dies.counted_from import TOUCH
 from lathework.dies.learner import Belief
-from lathework.dies.proposal import settings
+from lathework.dies.proposal import settings, start
 from lathework.dies.scale import SCREW, Scale, graduated_tap, graduations
 from lathework.dies.trial import Forecast, Trial
 from lathework.errors import InputError
@@ -51,7 +53,8 @@ class LineAt:
 @dataclass(frozen=True)
 class DieLine:
     """A die: its thread, half the width of its class (mm, and as it is told), its threads, the line in the metal it cut
-    last; what the `marks` are that it is set by."""
+    last; what the `marks` are that it is set by. `next` is where to set it for another job in that metal, `at` in
+    marks, its `chance` that of the class there: "" and None where its screws do not go that far."""
 
     thread: str
     metal: str
@@ -60,6 +63,9 @@ class DieLine:
     points: tuple[DiePoint, ...]
     line: tuple[LineAt, ...]
     marks: str
+    next: str
+    at: float | None
+    chance: FigureShown | None
 
 
 NINETEEN_OF_TWENTY = 1.96
@@ -119,10 +125,14 @@ def die_line(die: str) -> DieLine | None:
             continue
         # Of a thread that was judged by several means the last word stands, learned from all of them.
         points[-1 if trial.again else len(points) :] = [point]
+    # For another job it is put into its holder anew, and tried by other nuts: as the bench of that job reckons.
+    belief.unsettle(seated=True, honed=False)
     used = [trial.eighths for trial in trials if not trial.start] or [0.0]
     low, high = max(-scale.most, min(used) - MARGIN), min(scale.most, max(used) + MARGIN)
     told = [belief.forecast(eighths, last.metal) for eighths in settings(scale, low, high)]
     line = tuple(sorted((_at(belief, one) for one in told), key=lambda at: at.eighths))
+    # Where its last place has only a name, the bench asks for that screw first, and tells no other place.
+    best = start(belief, last.metal) if trials and trials[-1].start == TOUCH else None
     return DieLine(
         last.thread,
         last.metal,
@@ -131,4 +141,7 @@ def die_line(die: str) -> DieLine | None:
         tuple(points),
         line,
         unit_word(scale.unit, 2),
+        "" if best is None else scale.stands(best.eighths),
+        None if best is None else scale.opened(best.eighths),
+        None if best is None else figure_shown(chance(best, aim, "in its class")),
     )

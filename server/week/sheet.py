@@ -18,7 +18,7 @@ def week_sheet(week: WeekShown) -> bytes:
         begins = one.when.partition(" to ")[0]
         takes = f"{one.takes} + {one.setting_up} min set-up" if one.setting_up else one.takes
         where = f"{names[one.station]}, {one.person}" if len(week.people) > 1 else names[one.station]
-        sheet.row((begins, f"{one.title}, {one.pieces}", where, takes), _PLACES, box=True)
+        sheet.row((begins, f"{one.pieces} × {one.title}", where, takes), _PLACES, box=True)
     if week.jobs:
         sheet.heading("Done by")
     for job in week.jobs:

@@ -197,13 +197,16 @@ class Jobs(KitCase):
         self.walk_to("thread:s1")
         preset = self.get(f"/api/jobs/{second['id']}/bench")["preset"]
         self.assertEqual((preset["trials"], preset["left"]), (1, -1.0))
+        # The page of the die says of the next setting what the bench says of it.
+        shown = self.get(f"/api/log/dies/line?die={die}")
+        as_at_bench = [shown["next"], shown["at"], shown["chance"]["value"]]
+        self.assertEqual(as_at_bench, [preset["words"], preset["eighths"], preset["chance"]["value"]])
         now = self.record("setting", stands=str(preset["left"])).json()
         self.assertEqual((now["adjusted"], now["opened_words"]), (True, "closed 1/8 turn"))
         self.assertEqual(self.told(self.record("setting", stands="9"), 422), {"stands": "out-of-range"})
-        line = self.get(f"/api/log/dies/line?die={die}")
-        self.assertEqual([(one["eighths"], one["passes"]) for one in line["points"]], [(-1.0, True)])
-        slopes = [b["off_mm"] - a["off_mm"] for a, b in itertools.pairwise(line["line"])]
-        self.assertTrue(line["half_mm"] > 0 and min(slopes) > 0, line)
+        self.assertEqual([(one["eighths"], one["passes"]) for one in shown["points"]], [(-1.0, True)])
+        slopes = [b["off_mm"] - a["off_mm"] for a, b in itertools.pairwise(shown["line"])]
+        self.assertTrue(shown["half_mm"] > 0 and min(slopes) > 0, shown)
         other = next(one["id"] for one in self.get("/api/kit")["things"] if one["id"] != die)
         self.assertEqual(self.get(f"/api/log/dies?die={other}"), [])
         self.assertIsNone(self.get(f"/api/log/dies/line?die={other}"))

@@ -7,6 +7,7 @@ import { ask, asProblem, client, type FieldError } from '@/shared/api/client'
 import InlineChoice from '@/shared/controls/InlineChoice.vue'
 import InlineField from '@/shared/controls/InlineField.vue'
 import DieStory from '@/shared/jobs/DieStory.vue'
+import ShopServes from '@/shared/jobs/ShopServes.vue'
 import DieLine from '@/features/shop/DieLine.vue'
 import ThingPhoto from '@/features/shop/ThingPhoto.vue'
 import { type Thing, useKinds } from '@/features/shop/useKit'
@@ -97,14 +98,15 @@ const { looksOnly } = useMe()
       @update:model-value="say({ ...typed, state: String($event) })"
     />
     <template v-if="own?.length">
-      <h3>Last results</h3>
       <DieLine :die="thing.id" />
+      <h3>Last results</h3>
       <DieStory :dies="own" with-job />
     </template>
     <template v-else-if="dies?.length">
       <h3>Last results with other dies of this thread</h3>
       <DieStory :dies="dies" with-job />
     </template>
+    <ShopServes v-if="thing.thread && ['die', 'tap'].includes(thing.kind)" :thread="thing.thread" />
     <details class="known" :open="plain">
       <summary>What is known of it</summary>
       <dl class="said">

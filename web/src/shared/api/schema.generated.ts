@@ -3133,9 +3133,13 @@ export interface components {
         /**
          * DieLine
          * @description A die: its thread, half the width of its class (mm, and as it is told), its threads, the line in the metal it cut
-         *     last; what the `marks` are that it is set by.
+         *     last; what the `marks` are that it is set by. `next` is where to set it for another piece in that metal, `at` in
+         *     marks, its `chance` that of the class there: "" and None where its screws do not go that far.
          */
         DieLine: {
+            /** At */
+            at: number | null;
+            chance: components["schemas"]["FigureShown"] | null;
             half: components["schemas"]["Shown"];
             /** Half Mm */
             half_mm: number;
@@ -3145,6 +3149,8 @@ export interface components {
             marks: string;
             /** Metal */
             metal: string;
+            /** Next */
+            next: string;
             /** Points */
             points: components["schemas"]["DiePoint"][];
             /** Thread */
@@ -4355,9 +4361,9 @@ export interface components {
          * JobInWeek
          * @description A job with what was said of it, when it is done and how sure that is; `expected` is what its plan alone says of
          *     what is left, `takes` what it takes here with setting up, `time` that with its working, `low` and `high` in eight
-         *     cases of ten. `pieces` are left of its `quantity`, `steps_done` are done of the `steps` of them all. `no_place` says why it is not in
-         *     the order, `chance` is how sure its day is with its working. `helps`
-         *     would make it be in time where it is late.
+         *     cases of ten. `pieces` are left of its `quantity`; `steps_done` are done of its `steps`. `no_place` says why it is
+         *     not in the order, `chance` is how sure its day is with its working. `helps` would make it be in time where it is
+         *     late.
          */
         JobInWeek: {
             /** After */
