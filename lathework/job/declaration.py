@@ -28,7 +28,7 @@ from lathework.units import LENGTH_UNITS
 FORMAT, VERSION = "conch-job", 3
 LONGEST_NOTE, LONGEST_RACK = 2000, 8000
 """Characters of notes, and of what drills the shop has."""
-MOST_PIECES, MOST_OTHERS = 500, 5
+MOST_PIECES, MOST_OTHERS = 5000, 5
 MOST_RUN_DOWN = 200.0
 BLADE = Span("A blade width", 0.4, 8)
 MATE_BORE, FLANKS = (

@@ -30,7 +30,7 @@ WRONG: tuple[tuple[dict[str, Any], str, str], ...] = (
     ({"title": 5}, "title", "wrong-type"),
     ({"notes": "x" * 2001}, "notes", "too-long"),
     ({"quantity": 0}, "quantity", "not-a-count"),
-    ({"quantity": 501}, "quantity", "not-a-count"),
+    ({"quantity": 5001}, "quantity", "not-a-count"),
     ({"quantity": "six"}, "quantity", "not-a-count"),
     ({"quantity": True}, "quantity", "not-a-count"),
     ({"quantity": 2.5}, "quantity", "not-a-count"),

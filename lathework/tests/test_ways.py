@@ -147,6 +147,9 @@ class Contract(unittest.TestCase):
         self.assertLessEqual(ways[0].whole.value, min(one.whole.value for one in serving))
         found = quickest(ways)
         here = [way for start, way in found if start <= wanted.pieces][-1]
+        for count in (*range(1, 60), 1000, 5000):
+            told = [way for start, way in found if start <= count][-1]
+            self.assertAlmostEqual(told.minutes_for(count), min(one.minutes_for(count) for one in serving))
         drawn = {line.code for line in chart(ways, wanted.pieces).lines}
         self.assertLessEqual({way.code for start, way in found if start <= 2 * wanted.pieces}, drawn)
         lacking = {one.code for one in ways if not one.serves}

@@ -119,12 +119,17 @@ def work_of(step: Operation, plan: Plan, *, first: bool) -> Work:
 def _task_minutes(bench: Bench, steps: Sequence[Operation], learned: Learned) -> tuple[list[float], int]:
     """The minutes of each step that is still to be done, at the pace of this shop; how many pieces that is."""
     plan, expected = bench.plan, bench.plan.minutes
+
+    def takes(*, first: bool) -> dict[str, float]:
+        return {step.key: expected[step.key] * learned.factor(work_of(step, plan, first=first)) for step in steps}
+
     minutes, pieces = list[float](), 0
+    later = takes(first=False)
     for number, done in enumerate(_to_make(bench)):
-        left = [step for step in steps if step.key not in done]
+        each = takes(first=True) if number == 0 and bench.good == 0 else later
+        left = [each[step.key] for step in steps if step.key not in done]
         pieces += bool(left)
-        first = number == 0 and bench.good == 0
-        minutes += [expected[step.key] * learned.factor(work_of(step, plan, first=first)) for step in left]
+        minutes += left
     return minutes, pieces
 
 

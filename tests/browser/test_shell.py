@@ -123,7 +123,7 @@ class EmptyStore(BrowserCase):
         self.fill_job({"Name of the job": "Shutter latch pin", "Thread": "5/16 whitworth", "How many": "six"})
         self.page.get_by_role("button", name="Show the plan").click()
         form = self.page.get_by_role("form", name="New job")
-        for told in ("5/16 BSW (18 per inch", "whole number from 1 to 500", "Type a length."):
+        for told in ("5/16 BSW (18 per inch", "whole number from 1 to 5000", "Type a length."):
             expect(form).to_contain_text(told)
         form.get_by_role("button", name="5/16 BSF").click()
         self.page.reload()

@@ -17,7 +17,7 @@ from lathework.methods.ways.tools import InsideToolWay, ToolWay
 OUTSIDE: tuple[Way, ...] = (*DIE_WAYS, HeadWay(), ToolWay())
 INSIDE: tuple[Way, ...] = (*TAP_WAYS, AdjustableTapWay(), TapAsChaserWay(), InsideToolWay())
 """Every way there is, outside and in a hole: a new one is a module and its place here."""
-MOST_PIECES = 500
+MOST_PIECES = 5000
 """Pieces past which no break-even is told."""
 
 
@@ -109,6 +109,12 @@ def rank(wanted: Wanted) -> tuple[Weighed, ...]:
     return tuple(sorted(ways, key=lambda one: (bool(one.refused), len(one.lacking), one.whole.value)))
 
 
+def _crosses(more: float, less: float) -> int:
+    """The first count at which `less` for each piece has more than made up for `more` at the set-up (unit: minutes)."""
+    # At the crossing itself neither is quicker: what a division leaves of it by rounding does not decide.
+    return math.floor(more / less + 1e-9) + 1
+
+
 def break_even(few: Weighed, many: Weighed) -> Figure | None:
     """From how many pieces on a way that takes longer to set up is quicker than another; None where it never is.
 
@@ -119,7 +125,7 @@ def break_even(few: Weighed, many: Weighed) -> Figure | None:
         return None
     return Figure(
         f"{many.name} is quicker from",
-        math.floor(more / less) + 1,
+        _crosses(more, less),
         "piece",
         "whole part of ((its set-up − set-up of the other) ÷ (piece by the other − its piece)) + 1",
         PRACTICE,
@@ -166,14 +172,24 @@ def chart(ways: Sequence[Weighed], pieces: int, taken: str = "") -> Chart:
 
 
 def quickest(ways: Sequence[Weighed]) -> tuple[tuple[int, Weighed], ...]:
-    """The quickest of the ways that serve, by the number of pieces from which it is, from one piece on."""
-    told: list[tuple[int, Weighed]] = []
+    """The quickest of the ways that serve, by the number of pieces from which it is, from one piece on.
+
+    Minutes grow in a line with the pieces, so another way takes over where its line crosses under, for good.
+    """
     serving = [way for way in ways if way.serves]
-    for pieces in range(1, MOST_PIECES + 1) if serving else ():
+    told: list[tuple[int, Weighed]] = []
+    pieces = 1
+    while serving and pieces <= MOST_PIECES:
         best = min(serving, key=lambda one: one.minutes_for(pieces))
-        if not told or told[-1][1].code != best.code:
-            told.append((pieces, best))
+        told.append((pieces, best))
+        serving = [one for one in serving if one.each.value < best.each.value]
+        pieces = min((_overtakes(one, best) for one in serving), default=MOST_PIECES + 1)
     return tuple(told)
+
+
+def _overtakes(way: Weighed, best: Weighed) -> int:
+    """From how many pieces (a count) a way that takes less for each of them is quicker than the `best` until then."""
+    return _crosses(max(0.0, way.set_up.value - best.set_up.value), best.each.value - way.each.value)
 
 
 def what_changes(ways: Sequence[Weighed], pieces: int) -> tuple[str, ...]:

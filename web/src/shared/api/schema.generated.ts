@@ -3133,7 +3133,7 @@ export interface components {
         /**
          * DieLine
          * @description A die: its thread, half the width of its class (mm, and as it is told), its threads, the line in the metal it cut
-         *     last; what the `marks` are that it is set by. `next` is where to set it for another piece in that metal, `at` in
+         *     last; what the `marks` are that it is set by. `next` is where to set it for another job in that metal, `at` in
          *     marks, its `chance` that of the class there: "" and None where its screws do not go that far.
          */
         DieLine: {
