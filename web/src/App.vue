@@ -113,7 +113,7 @@ useKeys([
 }
 @media (pointer: coarse) {
   .units button {
-    min-height: 44px;
+    min-height: var(--row);
   }
 }
 .units button[aria-pressed='true'] {

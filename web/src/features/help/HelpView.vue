@@ -36,7 +36,6 @@ const found = computed(() => {
         class="seek"
         label="Find a word"
         placeholder="e.g. kerf, play, wires"
-        density="comfortable"
         autocomplete="off"
       />
       <p v-if="error" class="field-error" role="alert">{{ asProblem(error).message }}</p>

@@ -115,7 +115,7 @@ const label = (one: { label: string; size: boolean }) =>
   border: 0;
 }
 .kinds .v-btn {
-  min-height: 44px;
+  min-height: var(--control);
   border: 1px solid var(--line);
   border-radius: var(--round);
 }

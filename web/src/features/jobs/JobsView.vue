@@ -200,7 +200,7 @@ useKeys([{ key: 'n', label: 'start a new job', run: () => void start() }])
 }
 /* Its place is kept while what to do now is worked out. */
 .plan {
-  min-height: 36px;
+  min-height: var(--control);
 }
 .find {
   flex: 0 1 340px;

@@ -78,7 +78,6 @@ watch(
         :model-value="query.q"
         label="Find a thread"
         placeholder="a name, or what it measures: 3/8-16, M8x1, 9.4 mm"
-        density="comfortable"
         hide-details
         autocomplete="off"
         autocapitalize="off"

@@ -37,6 +37,8 @@ const deep = {
   variables: { 'medium-emphasis-opacity': 0.8 },
 }
 
+/** Fields are 40 px high, 48 for a finger: --control of theme.css. */
+const FIELD = window.matchMedia('(pointer: coarse)').matches ? 'comfortable' : 'compact'
 /** Of the library's many, those that the controls here show. */
 const ICONS = { dropdown: mdiMenuDown, checkboxOn: mdiCheckboxMarked, checkboxOff: mdiCheckboxBlankOutline }
 const nonce = document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce
@@ -51,8 +53,8 @@ export const vuetify = createVuetify({
     VBtn: { variant: 'flat', ripple: false, class: 'btn' },
     PlainBtn: { variant: 'text', ripple: false, class: 'plain' },
     VCheckbox: { density: 'compact', hideDetails: true, color: 'primary' },
-    VSelect: { variant: 'outlined', hideDetails: 'auto', density: 'comfortable', color: 'primary' },
-    VCombobox: { variant: 'outlined', hideDetails: 'auto', density: 'comfortable', color: 'primary' },
-    VTextField: { variant: 'outlined', hideDetails: 'auto', density: 'comfortable', color: 'primary' },
+    VSelect: { variant: 'outlined', hideDetails: 'auto', density: FIELD, color: 'primary' },
+    VCombobox: { variant: 'outlined', hideDetails: 'auto', density: FIELD, color: 'primary' },
+    VTextField: { variant: 'outlined', hideDetails: 'auto', density: FIELD, color: 'primary' },
   },
 })
