@@ -70,6 +70,10 @@ section {
   white-space: nowrap;
 }
 .first {
+  display: -webkit-box;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 2;
+  overflow: hidden;
   overflow-wrap: anywhere;
 }
 @media (min-width: 521px) and (max-width: 1100px) {

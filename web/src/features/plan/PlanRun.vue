@@ -30,7 +30,6 @@ watch([() => props.chosen, box], async () => {
       :chosen="chosen"
       @choose="(step) => emit('choose', step)"
     />
-    <FigureRow :figures="plan.batch.map((figure) => ({ label: figure.name, figure }))" />
     <p
       v-for="note in plan.notices.filter((one) => !one.first)"
       :key="note.code + note.field + note.text"
@@ -38,6 +37,7 @@ watch([() => props.chosen, box], async () => {
     >
       ◆ {{ note.text }}
     </p>
+    <FigureRow list :figures="plan.batch.map((figure) => ({ label: figure.name, figure }))" />
   </div>
 </template>
 
@@ -45,16 +45,14 @@ watch([() => props.chosen, box], async () => {
 /* The steps stay beside what is seen of them, however long that is. */
 .run {
   display: grid;
-  gap: 12px;
+  gap: 8px;
   align-content: start;
-  position: sticky;
-  top: 8px;
-  max-height: calc(100vh - 16px);
   overflow-y: auto;
   scrollbar-width: thin;
 }
 .notice {
   color: var(--caution);
+  font-size: var(--s14);
 }
 /* Upright: the steps are a strip over the drawing, what is said of them all stands under it. */
 @media (max-width: 1100px) {

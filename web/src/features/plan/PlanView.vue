@@ -279,15 +279,19 @@ useKeys([
             @commit="commit"
           />
         </div>
-        <StepDetail v-if="chosen" :step="chosen" :walk="walk">
-          <StepGears v-if="geared" :pitch="geared" :setup="draft.setup" />
-        </StepDetail>
-        <DieRecord
-          :records="job.die_records"
-          :closed="closed"
-          :fraction="value('method.blank_school') === 'pitch-fraction' ? value('method.blank_fraction') : ''"
-          @take="takeFraction"
-        />
+        <div class="told">
+          <StepDetail v-if="chosen" :step="chosen" :walk="walk">
+            <StepGears v-if="geared" :pitch="geared" :setup="draft.setup" />
+          </StepDetail>
+          <DieRecord
+            :records="job.die_records"
+            :closed="closed"
+            :fraction="
+              value('method.blank_school') === 'pitch-fraction' ? value('method.blank_fraction') : ''
+            "
+            @take="takeFraction"
+          />
+        </div>
       </div>
     </div>
   </div>
@@ -330,6 +334,9 @@ useKeys([
   overflow: visible;
 }
 /* What is in force, side by side; what is opened takes the width under them. */
+.sheet > * {
+  margin-inline: auto;
+}
 .strip {
   display: flex;
   flex-wrap: wrap;
@@ -341,7 +348,8 @@ useKeys([
   gap: 16px;
   align-items: start;
 }
-.seen {
+.seen,
+.told {
   display: grid;
   gap: 8px;
   align-content: start;
@@ -364,6 +372,33 @@ useKeys([
   padding: 8px 16px;
   border: 1px solid var(--caution);
   border-radius: var(--round);
+}
+/* On a desk steps, drawing and step are on one screen, each rolled by itself where it is longer; what is opened above
+   them pushes them down no further than they can be read. */
+@media (min-width: 1101px) and (min-height: 700px) {
+  .plan {
+    display: flex;
+    flex-direction: column;
+    min-height: calc(100dvh - 81px);
+    margin-bottom: -24px;
+  }
+  .work {
+    flex: 1 0 464px;
+    height: 0;
+    align-items: stretch;
+    grid-template-rows: minmax(0, 1fr);
+  }
+  .seen {
+    min-height: 0;
+    grid-template-rows: auto minmax(0, 1fr);
+  }
+  .told {
+    overflow-y: auto;
+    scrollbar-width: thin;
+  }
+  .sheet {
+    --high: 44dvh;
+  }
 }
 @media (max-width: 1100px) {
   .work {

@@ -22,10 +22,13 @@ const working = computed(() => props.step.figures.find((f) => f.key === asked.va
 <template>
   <section class="detail" :aria-label="step.title">
     <p v-if="step.zero" class="zero">◇ {{ step.zero }}</p>
-    <h2><StepSentence :step="step" /></h2>
-    <p class="muted small">
-      {{ step.tool }}<template v-if="step.edge">, {{ step.edge }}</template>
-    </p>
+    <div class="do">
+      <h2><StepSentence :step="step" /></h2>
+      <p class="muted small">
+        {{ step.tool }}<template v-if="step.edge">, {{ step.edge }}</template>
+      </p>
+    </div>
+    <CautionLine :cautions="step.cautions" />
     <div class="figures">
       <FigureValue
         v-for="f in step.figures"
@@ -47,7 +50,6 @@ const working = computed(() => props.step.figures.find((f) => f.key === asked.va
       <span v-if="step.passes_end" class="muted">{{ step.passes_end }}</span>
     </p>
     <slot></slot>
-    <CautionLine :cautions="step.cautions" />
     <details v-if="step.why" class="why" :open="walk">
       <summary>Why this step</summary>
       {{ step.why }}
@@ -71,6 +73,12 @@ const working = computed(() => props.step.figures.find((f) => f.key === asked.va
 .why summary {
   color: var(--lagoon);
   cursor: pointer;
+}
+.do {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 16px;
+  align-items: baseline;
 }
 .zero {
   color: var(--lagoon);

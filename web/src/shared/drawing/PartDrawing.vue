@@ -72,7 +72,7 @@ function leave() {
 </script>
 
 <template>
-  <div class="drawing">
+  <div class="drawing" :style="{ '--aspect': sheet.width / sheet.height }">
     <svg :viewBox="`0 0 ${sheet.width} ${sheet.height}`" role="group" :aria-label="sheet.title">
       <pattern :id="section" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
         <path d="M0 0V7" class="section" />
@@ -127,8 +127,10 @@ function leave() {
 </template>
 
 <style scoped>
+/* As wide as its place, or as the height that this leaves it (--high) makes it. */
 .drawing {
   position: relative;
+  max-width: calc(var(--high, 200vh) * var(--aspect));
 }
 svg {
   display: block;

@@ -5,14 +5,14 @@ import type { Figure } from '@/shared/api/client'
 import FigureValue from '@/shared/figures/FigureValue.vue'
 import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
 
-/** Figures side by side; pressing one opens its working under the row. */
-defineProps<{ figures: { label: string; figure: Figure }[] }>()
+/** Figures side by side, or a line each as a `list`; pressing one opens its working under them. */
+defineProps<{ figures: { label: string; figure: Figure }[]; list?: boolean }>()
 const asked = ref<Figure | null>(null)
 const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : figure)
 </script>
 
 <template>
-  <div class="row">
+  <div class="row" :class="{ list }">
     <FigureValue
       v-for="f in figures"
       :key="f.label"
@@ -30,5 +30,14 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
   display: flex;
   flex-wrap: wrap;
   gap: 8px 24px;
+}
+.list {
+  display: grid;
+  gap: 0;
+}
+.list > * {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
 }
 </style>
