@@ -46,6 +46,21 @@ class PlanPage(BrowserCase):
         detail.get_by_title("Show how groove diameter is worked out").click()
         expect(detail).to_contain_text("minor − 2 × clearance × pitch")
 
+    def test_a_plan_is_on_one_screen(self) -> None:
+        """At 1280 x 800: the page is not scrolled; steps, drawing, and the caution of the step in hand are in sight."""
+        page = self.page
+        for job in (2, 7, 8, 10):
+            with self.subTest(job=job):
+                page.goto(f"/jobs/{job}")
+                step = page.get_by_role("list").locator("[aria-current=step]")
+                expect(step).to_be_in_viewport(ratio=1)
+                expect(page.get_by_role("group", name="the part in the chuck")).to_be_in_viewport(ratio=1)
+                title = step.locator(".title").inner_text()
+                detail = page.get_by_role("region", name=title, exact=True)
+                expect(detail.get_by_role("heading")).to_be_in_viewport(ratio=1)
+                expect(detail.locator(".cautions")).to_be_in_viewport(ratio=1)
+                self.assertLessEqual(page.evaluate("document.documentElement.scrollHeight"), 800)
+
     def test_a_changed_length_changes_the_drawing_and_the_steps(self) -> None:
         self.open("Governor adjusting screws")
         self.page.get_by_role("button", name="mm", exact=True).click()

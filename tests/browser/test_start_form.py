@@ -27,6 +27,15 @@ class StartForm(BrowserCase):
                     expect(page.get_by_role("group").locator("path.part").first).to_be_in_viewport()
             page.context.close()
 
+    def test_shapes_stand_in_groups_and_say_what_they_are(self) -> None:
+        self.page.goto("/new")
+        bolt = self.page.get_by_role("radio", name="bolt to cut down", exact=True)
+        expect(bolt).to_have_accessible_description("the head stays; lengths are measured from under the head")
+        for group in ("Threaded outside", "With a hole", "From a part you have"):
+            expect(self.page.get_by_text(group, exact=True)).to_be_visible()
+        bolt.click()
+        expect(self.page.get_by_text("With a hole", exact=True)).to_be_hidden()
+
     def test_another_shape_on_a_phone(self) -> None:
         page = self.new_page((390, 844), has_touch=True)
         page.goto("/new")

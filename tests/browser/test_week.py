@@ -36,6 +36,16 @@ class TheWeek(BrowserCase):
         page.get_by_role("region", name="Now").get_by_role("link", name="Open the bench").click()
         expect(page).to_have_title(re.compile(f"{re.escape(job)}.*bench"))
 
+    def test_each_job_shows_how_far_it_is(self) -> None:
+        page = self.open_week()
+        row = page.get_by_role("article").filter(has_text="Levelling studs, lamp carriage")
+        made = row.get_by_role("img", name=re.compile(r"^(\d+) of \d+ steps done$"))
+        expect(made).to_be_visible()
+        label = made.get_attribute("aria-label") or ""
+        page.get_by_role("link", name="Jobs").first.click()
+        card = page.get_by_role("img", name=label, exact=True)
+        expect(card).to_be_visible()
+
     def test_a_day_is_typed_as_one_says_it(self) -> None:
         page = self.open_week()
         self.job("Tie rods, shutter linkage")
