@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from lathework.answers.values import FigureShown, Shown, figure_shown, length_shown
 from lathework.bench.gauge.die import aim_inside_of, aim_of
 from lathework.dies.after_verdict import chance
-from lathework.dies.counted_from import TOUCH
+from lathework.dies.counted_from import TOUCH, screw_of
 from lathework.dies.learner import Belief
 from lathework.dies.proposal import settings, start
 from lathework.dies.scale import SCREW, Scale, graduated_tap, graduations
@@ -54,7 +54,7 @@ class LineAt:
 class DieLine:
     """A die: its thread, half the width of its class (mm, and as it is told), its threads, the line in the metal it cut
     last; what the `marks` are that it is set by. `next` is where to set it for another job in that metal, `at` in
-    marks, its `chance` that of the class there: "" and None where its screws do not go that far."""
+    marks, its `chance` that of the class there; else "" and None, and `unknown` says what to do."""
 
     thread: str
     metal: str
@@ -66,6 +66,7 @@ class DieLine:
     next: str
     at: float | None
     chance: FigureShown | None
+    unknown: str
 
 
 NINETEEN_OF_TWENTY = 1.96
@@ -101,6 +102,16 @@ def _scale(die: str) -> Scale:
     kind = DieHead if cutter.opens else Tap
     each = next((one.graduation for one in graded if isinstance(one, kind) and one.graduation), None)
     return (graduations if cutter.opens else graduated_tap)(each.mm if each else None)
+
+
+def _unknown(start: str) -> str:
+    """What to do where no next setting is known, the last one counted from `start`."""
+    screw = screw_of(start)
+    if screw:
+        return f"It was last set on {screw}. The bench asks for that first, then says how far to turn."
+    if start != TOUCH:
+        return "Set it from where its screw touches, and record that at the bench. Its next setting is then shown here."
+    return "No setting of it is likely to serve: try another one."
 
 
 def die_line(die: str) -> DieLine | None:
@@ -144,4 +155,5 @@ def die_line(die: str) -> DieLine | None:
         "" if best is None else scale.stands(best.eighths),
         None if best is None else scale.opened(best.eighths),
         None if best is None else figure_shown(chance(best, aim, "in its class")),
+        "" if best is not None else _unknown(trials[-1].start if trials else TOUCH),
     )

@@ -25,7 +25,7 @@ _NAME = 25 * mm
 _UNIT_WORDS: dict[LengthUnit, str] = {"in": "inches", "mm": "millimetres"}
 _FORMS = {"hexagon": "hexagon bar", "square": "square bar", "bolt": "bolt", "kept": "the part itself,"}
 _IN_A_ROW, _ROWS = 20, 2
-"""Pieces that a row holds, and rows; of more pieces each stands for ten, or for a hundred."""
+"""Pieces that a row holds, and rows; of more pieces each stands for ten, a hundred or a thousand."""
 
 
 class PiecesBar(Flowable):
@@ -35,7 +35,7 @@ class PiecesBar(Flowable):
 
     def __init__(self, many: int, width: float) -> None:
         super().__init__()
-        self.each = next(each for each in (1, 10, 100, many) if many <= each * _IN_A_ROW * _ROWS)
+        self.each = next(each for each in (1, 10, 100, 1000) if many <= each * _IN_A_ROW * _ROWS)
         self.count = -(-many // self.each)
         self.in_row = min(self.count, _IN_A_ROW)
         room = (width - self.groove * (self.in_row - 1)) / self.in_row

@@ -201,6 +201,7 @@ class Jobs(KitCase):
         shown = self.get(f"/api/log/dies/line?die={die}")
         as_at_bench = [shown["next"], shown["at"], shown["chance"]["value"]]
         self.assertEqual(as_at_bench, [preset["words"], preset["eighths"], preset["chance"]["value"]])
+        self.assertEqual(shown["unknown"], "")
         now = self.record("setting", stands=str(preset["left"])).json()
         self.assertEqual((now["adjusted"], now["opened_words"]), (True, "closed 1/8 turn"))
         self.assertEqual(self.told(self.record("setting", stands="9"), 422), {"stands": "out-of-range"})

@@ -333,10 +333,10 @@ useKeys([
   border-radius: var(--round);
   overflow: visible;
 }
-/* What is in force, side by side; what is opened takes the width under them. */
 .sheet > * {
   margin-inline: auto;
 }
+/* What is in force, side by side; what is opened takes the width under them. */
 .strip {
   display: flex;
   flex-wrap: wrap;
@@ -375,7 +375,7 @@ useKeys([
 }
 /* On a desk steps, drawing and step are on one screen, each rolled by itself where it is longer; what is opened above
    them pushes them down no further than they can be read. */
-@media (min-width: 1101px) and (min-height: 700px) {
+@media screen and (min-width: 1101px) and (min-height: 700px) {
   .plan {
     display: flex;
     flex-direction: column;

@@ -79,10 +79,7 @@ const next = computed(() => told.value?.line.find((one) => one.eighths === told.
           @working="working = !working"
         />
       </div>
-      <p v-else-if="told.at === null" class="muted">
-        Set it from where its screw touches, and record that at the bench. Its next setting is then shown
-        here.
-      </p>
+      <p v-else class="muted">{{ told.unknown }}</p>
       <WorkingPanel v-if="working && told.chance" :figure="told.chance" />
       <svg
         :width="width"

@@ -3134,7 +3134,7 @@ export interface components {
          * DieLine
          * @description A die: its thread, half the width of its class (mm, and as it is told), its threads, the line in the metal it cut
          *     last; what the `marks` are that it is set by. `next` is where to set it for another job in that metal, `at` in
-         *     marks, its `chance` that of the class there: "" and None where its screws do not go that far.
+         *     marks, its `chance` that of the class there; else "" and None, and `unknown` says what to do.
          */
         DieLine: {
             /** At */
@@ -3155,6 +3155,8 @@ export interface components {
             points: components["schemas"]["DiePoint"][];
             /** Thread */
             thread: string;
+            /** Unknown */
+            unknown: string;
         };
         /**
          * DiePoint
