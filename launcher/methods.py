@@ -10,10 +10,9 @@ from lathework.answers.gears_shown import geared, gears_shown, lines_of
 from lathework.answers.ways_shown import TakenBy, way_shown
 from lathework.errors import InputError, InvalidDocument
 from lathework.field_reader import in_its_unit
-from lathework.job.declaration import MOST_PIECES
 from lathework.job.part_declaration import ALONG
 from lathework.methods.ways.choose import Weighed, cheapest, rank, what_changes
-from lathework.methods.ways.contract import Machine, Wanted
+from lathework.methods.ways.contract import MOST_PIECES, Machine, Wanted
 from lathework.planning.threads.wanted import wanted_thread
 from lathework.shop.kinds.kind import Owned
 from lathework.shop.kinds.lathes import OwnLathe

@@ -14,6 +14,7 @@ from lathework.lengths import Span
 from lathework.methods.die_holdings import HOLDERS
 from lathework.methods.infeed import INFEEDS
 from lathework.methods.tap import TAPPINGS
+from lathework.methods.ways.contract import MOST_PIECES
 from lathework.part.model import EDGES
 from lathework.reader import HIGHEST_FRACTION, LOWEST_FRACTION
 from lathework.shop.kinds.die_heads import CHASED, OVERRUN
@@ -28,7 +29,7 @@ from lathework.units import LENGTH_UNITS
 FORMAT, VERSION = "conch-job", 3
 LONGEST_NOTE, LONGEST_RACK = 2000, 8000
 """Characters of notes, and of what drills the shop has."""
-MOST_PIECES, MOST_OTHERS = 5000, 5
+MOST_OTHERS = 5
 MOST_RUN_DOWN = 200.0
 BLADE = Span("A blade width", 0.4, 8)
 MATE_BORE, FLANKS = (

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 
 from lathework.answers.values import FigureShown, Shown, figure_shown, length_shown
@@ -104,6 +105,19 @@ def _scale(die: str) -> Scale:
     return (graduations if cutter.opens else graduated_tap)(each.mm if each else None)
 
 
+def _points(belief: Belief, trials: Sequence[Trial]) -> list[DiePoint]:
+    """Each thread of a die where the belief, which learns of them, puts it."""
+    points: list[DiePoint] = []
+    for trial in trials:
+        point = _point(belief, trial)
+        if trial.start:
+            # Nobody said where it stood: it has no place on the line.
+            continue
+        # Of a thread that was judged by several means the last word stands, learned from all of them.
+        points[-1 if trial.again else len(points) :] = [point]
+    return points
+
+
 def _unknown(start: str) -> str:
     """What to do where no next setting is known, the last one counted from `start`."""
     screw = screw_of(start)
@@ -128,22 +142,16 @@ def die_line(die: str) -> DieLine | None:
     if aim is None:
         return None
     trials, belief = trials_of(die), Belief(aim, scale)
-    points: list[DiePoint] = []
-    for trial in trials:
-        point = _point(belief, trial)
-        if trial.start:
-            # Nobody said where it stood: it has no place on the line.
-            continue
-        # Of a thread that was judged by several means the last word stands, learned from all of them.
-        points[-1 if trial.again else len(points) :] = [point]
+    points = _points(belief, trials)
     # For another job it is put into its holder anew, and tried by other nuts: as the bench of that job reckons.
     belief.unsettle(seated=True, honed=False)
+    # Where its last place has only a name, the bench asks for that first, and tells no other.
+    best = start(belief, last.metal) if trials and trials[-1].start == TOUCH else None
     used = [trial.eighths for trial in trials if not trial.start] or [0.0]
+    used += [] if best is None else [best.eighths]
     low, high = max(-scale.most, min(used) - MARGIN), min(scale.most, max(used) + MARGIN)
     told = [belief.forecast(eighths, last.metal) for eighths in settings(scale, low, high)]
     line = tuple(sorted((_at(belief, one) for one in told), key=lambda at: at.eighths))
-    # Where its last place has only a name, the bench asks for that screw first, and tells no other place.
-    best = start(belief, last.metal) if trials and trials[-1].start == TOUCH else None
     return DieLine(
         last.thread,
         last.metal,

@@ -66,8 +66,8 @@ def _heading(text: str, style: Lettering, address: str) -> Flowable:
     return Table(row, colWidths=[style.width - _CODE - _CODE_WORDS, _CODE_WORDS, _CODE], style=rules)
 
 
-def _facts(plan: Plan, first: bool) -> list[Fact]:
-    """What a part is, of what, and what is said of it; the `first` says whom for, and on which lathe."""
+def _facts(plan: Plan) -> list[Fact]:
+    """What a part is, of what it is made and on which lathe; what is said of it."""
     job, setup, unit = plan.job, plan.job.setup, plan.job.unit
     stock = job.part.stock
     bar = next((f for f in plan.batch if f.name == "bar for the batch"), None)
@@ -79,12 +79,10 @@ def _facts(plan: Plan, first: bool) -> list[Fact]:
         f"parting blade {setup.parting_blade.typed} ({setup.parting_edge} edge) · lengths in {_UNIT_WORDS[unit]}"
     )
     facts = [
-        ("For", job.needed_by if first else ""),
         ("Pieces", f"{job.quantity} {unit_word('piece', job.quantity)}{order} · {job.part.designations}"),
         ("Bar", f"{job.material.name}, {_FORMS.get(stock.form, 'bar')} {stock.across.typed}{amount}"),
-        ("Lathe", lathe if first else ""),
+        ("Lathe", lathe),
         ("Mating part", job.fits),
-        ("Caution", " ".join(caution.do for caution in plan.cautions) if first else ""),
         # Both ends may say the same.
         ("Note", "\n".join(dict.fromkeys(notice.text for notice in plan.notices))),
     ]
@@ -94,9 +92,13 @@ def _facts(plan: Plan, first: bool) -> list[Fact]:
 def head_of(
     plan: Plan, style: Lettering, name: str, kit: Sequence[Fact], *, first: bool, address: str
 ) -> list[Flowable]:
-    """The head of a part called `name`: a row for each fact and each line of its `kit`, and its pieces to tick off."""
+    """The head of a part called `name`: a row for each fact and each line of its `kit`, and its pieces to tick off.
+    The `first` says whom the job is for, and its cautions, larger than all else."""
     rows: list[list[Any]] = []
-    for fact, text in (*_facts(plan, first), *kit):
+    if first:
+        rows += [[style.line("Caution"), style.line(caution.do)] for caution in plan.cautions]
+    whom = [("For", plan.job.needed_by)] if first and plan.job.needed_by else []
+    for fact, text in (*whom, *_facts(plan), *kit):
         for number, line in enumerate(text.split("\n")):
             rows.append([style.care(fact if number == 0 else ""), style.care(line)])
     rules: list[Any] = [

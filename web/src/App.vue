@@ -122,6 +122,8 @@ useKeys([
   font-weight: 700;
 }
 main {
+  /* What the window leaves between the bar at the top and the edges of a page. */
+  --inside: calc(100dvh - 105px);
   padding: 16px 24px 32px;
   outline: none;
 }

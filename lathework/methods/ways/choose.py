@@ -8,7 +8,7 @@ from dataclasses import dataclass
 
 from lathework.cautions import Caution
 from lathework.figures import PRACTICE, Figure, Given
-from lathework.methods.ways.contract import REMAKE_MIN, Choice, Expected, Wanted, Way
+from lathework.methods.ways.contract import MOST_PIECES, REMAKE_MIN, Choice, Expected, Wanted, Way
 from lathework.methods.ways.dies import DIE_WAYS
 from lathework.methods.ways.heads import HeadWay
 from lathework.methods.ways.taps import TAP_WAYS, AdjustableTapWay, TapAsChaserWay
@@ -17,8 +17,6 @@ from lathework.methods.ways.tools import InsideToolWay, ToolWay
 OUTSIDE: tuple[Way, ...] = (*DIE_WAYS, HeadWay(), ToolWay())
 INSIDE: tuple[Way, ...] = (*TAP_WAYS, AdjustableTapWay(), TapAsChaserWay(), InsideToolWay())
 """Every way there is, outside and in a hole: a new one is a module and its place here."""
-MOST_PIECES = 5000
-"""Pieces past which no break-even is told."""
 
 
 @dataclass(frozen=True, slots=True)

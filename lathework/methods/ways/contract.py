@@ -20,6 +20,8 @@ from lathework.threads.thread import Thread
 from lathework.units import convert
 
 T = TypeVar("T", bound=Owned)
+MOST_PIECES = 5000
+"""Pieces of a job, at most: past them no break-even is told."""
 REMAKE_MIN = 20.0
 """Minutes that a spoilt piece costs: another is made (practice)."""
 

@@ -7,8 +7,10 @@ import io
 import json
 import re
 from collections import Counter
+from datetime import date
 from pathlib import Path
 from typing import Any
+from unittest.mock import patch
 from xml.etree import ElementTree
 
 import ezdxf
@@ -33,6 +35,8 @@ from server.paper.lettering import SIZES, Lettering
 from server.paper.pages import WIDTH, sheet_of_paper
 from server.paper.setup_sheet import setup_sheet, story_of
 
+NUMBERED = 7
+"""Points that the numbers of pieces are high on a sheet."""
 SCHEMA = Draft202012Validator(json.loads((Path(settings.ROOT) / "docs/formats/job-3.schema.json").read_text()))
 
 
@@ -201,11 +205,30 @@ class PartDxf(ApiCase):
         """Or every ten, or every hundred: the last box has the number of the last piece, or a round one over it."""
         for many, each in ((1, 0), (2, 1), (40, 1), (41, 10), (400, 10), (1000, 100), (5000, 1000)):
             [made] = make_plans(read_document(document({"quantity": many})))
-            words = PdfReader(io.BytesIO(setup_sheet([made]))).pages[0].extract_text().split()
-            counted = [str(number) for number in range(each, many + each, each)] if each else []
+            counted: list[str] = []
+
+            def note(text: str, _: Any, __: Any, ___: Any, size: float, counted: list[str] = counted) -> None:
+                counted += text.split() if size == NUMBERED else []
+
+            PdfReader(io.BytesIO(setup_sheet([made]))).pages[0].extract_text(visitor_text=note)
             with self.subTest(many):
-                self.assertEqual([word for word in counted if word not in words], [])
+                self.assertEqual(counted, [str(number) for number in range(each, many + each, each)] if each else [])
                 self.assertLessEqual(len(counted), 40)
+
+    def test_the_foot_says_which_sheet_it_is(self) -> None:
+        """The job, however long it is called, its revision, the day, the page: none over another."""
+        title = "Winding spindle of the lamp carriage " * 3
+        [made] = make_plans(read_document(document(TIE_ROD) | {"title": title[:100]}))
+        pages = PdfReader(io.BytesIO(setup_sheet([made], issued="revision 3, 2 December 2026"))).pages
+        for number, page in enumerate(pages, 1):
+            text = page.extract_text()
+            self.assertIn(f"revision 3, 2 December 2026 · page {number} of {len(pages)}", text)
+            self.assertIn("…", text)
+        with patch("server.jobs.history.closed.localdate", return_value=date(2026, 12, 2)):
+            paper = self.client.get(self.url("/sheet.pdf")).content
+        self.assertRegex(
+            PdfReader(io.BytesIO(paper)).pages[0].extract_text(), r"revision \d+, 2 December 2026 · page 1 of"
+        )
 
     def test_cautions_are_told_in_full_where_that_takes_no_paper(self) -> None:
         """Each step of the demo's studs tells its own; a rod that would take a third page is sent back to a step."""

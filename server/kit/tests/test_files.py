@@ -208,6 +208,12 @@ class Jobs(KitCase):
         self.assertEqual([(one["eighths"], one["passes"]) for one in shown["points"]], [(-1.0, True)])
         slopes = [b["off_mm"] - a["off_mm"] for a, b in itertools.pairwise(shown["line"])]
         self.assertTrue(shown["half_mm"] > 0 and min(slopes) > 0, shown)
+        # Where its last place has only a name no setting is told, but what to do.
+        for where, asked in (({"placed": False}, "from where its screw touches"), ({"on": "the union"}, "the union")):
+            TrialRow.objects.filter(die=die).update(**({"placed": True, "on": ""} | where))
+            shown = self.get(f"/api/log/dies/line?die={die}")
+            self.assertEqual((shown["next"], shown["at"], shown["chance"]), ("", None, None))
+            self.assertIn(asked, shown["unknown"])
         other = next(one["id"] for one in self.get("/api/kit")["things"] if one["id"] != die)
         self.assertEqual(self.get(f"/api/log/dies?die={other}"), [])
         self.assertIsNone(self.get(f"/api/log/dies/line?die={other}"))

@@ -106,7 +106,11 @@ const { looksOnly } = useMe()
       <h3>Last results with other dies of this thread</h3>
       <DieStory :dies="dies" with-job />
     </template>
-    <ShopServes v-if="thing.thread && ['die', 'tap'].includes(thing.kind)" :thread="thing.thread" />
+    <ShopServes
+      v-if="thing.thread && ['die', 'tap'].includes(thing.kind)"
+      :thread="thing.thread"
+      :but="thing.id"
+    />
     <details class="known" :open="plain">
       <summary>What is known of it</summary>
       <dl class="said">

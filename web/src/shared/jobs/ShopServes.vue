@@ -4,13 +4,15 @@ import { computed } from 'vue'
 
 import { ask, client } from '@/shared/api/client'
 
-/** What of the shop serves a thread; nothing is said where nothing is owned of it at all. */
-const props = defineProps<{ thread: string }>()
+/** What of the shop serves a thread, `but` the thing whose page it is; nothing is said where nothing is owned of it. */
+const props = defineProps<{ thread: string; but?: string }>()
 const { data: told } = useQuery({
   queryKey: computed(() => ['kit', 'serves', props.thread]),
   queryFn: () => ask(client.GET('/api/kit/serves', { params: { query: { thread: props.thread } } })),
 })
-const own = computed(() => [...(told.value?.dies ?? []), ...(told.value?.taps ?? [])])
+const own = computed(() =>
+  [...(told.value?.dies ?? []), ...(told.value?.taps ?? [])].filter((one) => one.id !== props.but),
+)
 const holds = computed(() => (told.value?.holding ?? []).filter((one) => one.fits))
 const something = computed(
   () =>
