@@ -35,6 +35,7 @@ class PiecesBar(Flowable):
 
     def __init__(self, many: int, width: float) -> None:
         super().__init__()
+        self.many = many
         self.each = next(each for each in (1, 10, 100, 1000) if many <= each * _IN_A_ROW * _ROWS)
         self.count = -(-many // self.each)
         self.in_row = min(self.count, _IN_A_ROW)
@@ -54,7 +55,7 @@ class PiecesBar(Flowable):
                 canvas.setLineWidth(0.6)
                 canvas.rect(left - self.groove, middle - self.high / 4, self.groove, self.high / 2)
             draw_piece(canvas, left, middle, self.long, self.high)
-            canvas.drawCentredString(left + self.long / 2, middle - 2.4, str((number + 1) * self.each))
+            canvas.drawCentredString(left + self.long / 2, middle - 2.4, str(min((number + 1) * self.each, self.many)))
 
 
 def _heading(text: str, style: Lettering, address: str) -> Flowable:
@@ -96,7 +97,7 @@ def head_of(
     The `first` says whom the job is for, and its cautions, larger than all else."""
     rows: list[list[Any]] = []
     if first:
-        rows += [[style.line("Caution"), style.line(caution.do)] for caution in plan.cautions]
+        rows += [[style.step("Caution"), style.step(caution.do)] for caution in plan.cautions]
     whom = [("For", plan.job.needed_by)] if first and plan.job.needed_by else []
     for fact, text in (*whom, *_facts(plan), *kit):
         for number, line in enumerate(text.split("\n")):
