@@ -28,8 +28,10 @@ const listOpen = () => document.querySelector('.v-overlay--active:not(.v-tooltip
 
 let waiting = 0
 
+/** Another key follows: seen before anybody, for whoever takes that key keeps it from being seen later. */
+const followed = () => window.clearTimeout(waiting)
+
 function onKey(event: KeyboardEvent) {
-  window.clearTimeout(waiting)
   if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return
   const typing = typingInto(event.target)
   if (typing === 'text' || (event.key !== 'Escape' && listOpen())) return
@@ -43,6 +45,7 @@ function onKey(event: KeyboardEvent) {
 /** Keys that act while the calling component lives; the newest wins. */
 export function useKeys(keys: Key[]) {
   if (!listening) {
+    window.addEventListener('keydown', followed, true)
     window.addEventListener('keydown', onKey)
     listening = true
   }
