@@ -127,14 +127,10 @@ def kit_as_json(request: HttpRequest) -> HttpResponse:
 
 @router.get("/labels.pdf", response=PROBLEMS, openapi_extra=file_in_schema("application/pdf"))
 def labels_as_pdf(request: HttpRequest, place: str = Query("", max_length=120)) -> HttpResponse:
-    """Labels for the things of a drawer, or for all: a name, a place, and a code that opens the thing's page."""
-    from server.paper.labels import Labelled, labels
+    """Labels for a drawer's things, or for all: a picture, a name, a place, and a code that opens the thing's page."""
+    from server.kit.labelled import sheet
 
-    shown = [thing for thing in kit_shown(owned()).things if place in ("", thing.drawer)]
-    address = request.build_absolute_uri("/shop?thing=")
-    return file_answer(
-        labels([Labelled(one.short, one.name, one.drawer, address + one.id) for one in shown]), "labels.pdf", _PDF
-    )
+    return file_answer(sheet(request.build_absolute_uri("/shop?thing="), place), "labels.pdf", _PDF)
 
 
 @router.get("/csv/{kind}", response=PROBLEMS, openapi_extra=file_in_schema("text/csv"))

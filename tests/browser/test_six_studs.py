@@ -209,7 +209,7 @@ class SixStuds(BrowserCase):
         expect(jobs).to_contain_text(f"{PIECES} of {PIECES}")
         expect(jobs).to_contain_text("die closed")
         entries = page.get_by_role("region", name="Die settings and problems")
-        expect(entries.get_by_role("row")).to_have_count(2)  # the heading row, and the one setting
+        expect(entries.get_by_role("row")).to_have_count(3)  # the heading row, the day and the job, the one setting
         expect(entries).to_contain_text(re.compile(r"close .*turn"))
         self.choose("Show", "everything")
         type_into(page.get_by_role("textbox", name="Search jobs, threads, notes, results"), "0.4404")

@@ -70,7 +70,7 @@ class Files(KitCase):
         pages = PdfReader(io.BytesIO(self.taken("/api/kit/labels.pdf"))).pages
         self.assertEqual(len(pages), 2)
         words = "".join(page.extract_text() for page in pages)
-        self.assertIn("M8 split die", words)
+        self.assertIn("M8\nsplit die\nmetric box", words)
         self.assertEqual(len(PdfReader(io.BytesIO(self.taken("/api/kit/labels.pdf?place=metric box"))).pages), 1)
 
     def test_what_is_no_kit_file(self) -> None:

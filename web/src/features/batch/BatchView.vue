@@ -6,7 +6,7 @@ import BatchGrid from '@/features/batch/BatchGrid.vue'
 import { asProblem, ask, client } from '@/shared/api/client'
 import WaitingSign from '@/shared/controls/WaitingSign.vue'
 import EmptyShell from '@/shared/controls/EmptyShell.vue'
-import FigureValue from '@/shared/figures/FigureValue.vue'
+import FigureRow from '@/shared/figures/FigureRow.vue'
 import { provideUnit } from '@/shared/figures/useUnits'
 import { useTitle } from '@/shared/state/useTitle'
 
@@ -66,13 +66,7 @@ const empty = computed(() => told.value && !told.value.sizes.length && !told.val
           <v-btn color="secondary" :to="{ name: 'bench', params: { id } }">Open the bench</v-btn>
         </section>
         <section v-if="told.bar.length" class="bar" aria-label="Bar">
-          <FigureValue
-            v-for="figure in told.bar"
-            :key="figure.name"
-            :figure="figure"
-            :label="figure.name"
-            :open="false"
-          />
+          <FigureRow :figures="told.bar.map((figure) => ({ label: figure.name, figure }))" />
         </section>
         <section v-if="told.card.length" aria-label="First good piece">
           <h2>First good piece (piece {{ told.first }})</h2>
@@ -124,29 +118,18 @@ const empty = computed(() => told.value && !told.value.sizes.length && !told.val
   font-size: var(--s20);
 }
 .bar {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 12px 32px;
+  --block: 120px;
 }
-.card {
-  display: grid;
-  grid-template-columns: minmax(110px, max-content) 1fr;
-  gap: 4px 24px;
+.card dt {
+  color: var(--muted);
+  font-size: var(--s14);
 }
 .card dd {
-  margin: 0;
+  margin: 0 0 8px;
 }
 @media (max-width: 1000px) {
   .batch {
     grid-template-columns: minmax(0, 1fr);
-  }
-}
-@media (max-width: 520px) {
-  .card {
-    grid-template-columns: 1fr;
-  }
-  .card dd {
-    margin-bottom: 8px;
   }
 }
 </style>

@@ -4,7 +4,7 @@ import { computed, ref, watch } from 'vue'
 import { dieSettled } from '@/features/bench/dieSettled'
 import type { BenchNow, SizeNow } from '@/features/bench/projected'
 import type { Figure, Schemas } from '@/shared/api/client'
-import FigureValue from '@/shared/figures/FigureValue.vue'
+import FigureRow, { type Labelled } from '@/shared/figures/FigureRow.vue'
 import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
 import { useUnits } from '@/shared/figures/useUnits'
 import { useNarrow } from '@/shared/state/useScreen'
@@ -41,7 +41,7 @@ const words = computed(() => {
   if (!props.cut) return headline.value?.name ?? ''
   return props.cut.words || headline.value?.name || ''
 })
-const small = computed<{ label: string; figure: Figure }[]>(() => {
+const small = computed<Labelled[]>(() => {
   if (!props.cut && !headline.value) return aimed.value ? [{ label: 'target', figure: aimed.value }] : []
   if (!props.cut)
     return (
@@ -56,10 +56,10 @@ const small = computed<{ label: string; figure: Figure }[]>(() => {
   const stop = step.value?.figures.find((f) => f.key === 'stop')?.figure
   const speed = step.value?.figures.find((f) => f.key === 'speed')?.figure
   const beside = [
-    ...(target ? [{ label: 'target', figure: target }] : []),
     { label: 'still to come off', figure: props.cut.left },
-    ...(speed ? [{ label: 'speed', figure: speed }] : []),
     ...(stop && !narrow.value ? [{ label: 'stop at Z', figure: stop }] : []),
+    ...(speed ? [{ label: 'speed', figure: speed }] : []),
+    ...(target ? [{ label: 'target', figure: target }] : []),
     ...(props.cut.spring ? [{ label: 'spring left in', figure: props.cut.spring }] : []),
   ]
   return props.brief ? beside.slice(0, 2) : beside
@@ -102,23 +102,17 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
       {{ size.judged.within ? '✓' : '✗' }} {{ inUnit(size.judged.words)
       }}<template v-if="size.judged.still">. {{ size.judged.still }}</template>
     </p>
-    <div class="row">
-      <span v-if="cut" class="last">
-        <span class="muted small">last reading</span>
-        <span>
-          <span class="fig read">{{ last ? told(last.reading).text : '—' }}</span>
-          <span v-if="last" class="muted small">&nbsp;{{ told(last.reading).unit }}</span>
+    <FigureRow :key="bench.last" class="beside" :figures="small" :most="cut ? 3 : 4">
+      <template v-if="cut" #first>
+        <span class="figure">
+          <span class="muted small">last reading</span>
+          <span>
+            <span class="fig read">{{ last ? told(last.reading).text : '—' }}</span>
+            <span v-if="last" class="muted small">&nbsp;{{ told(last.reading).unit }}</span>
+          </span>
         </span>
-      </span>
-      <FigureValue
-        v-for="s in small"
-        :key="s.label"
-        :figure="s.figure"
-        :label="s.label"
-        :open="asked === s.figure"
-        @working="ask(s.figure)"
-      />
-    </div>
+      </template>
+    </FigureRow>
     <WorkingPanel v-if="asked" :figure="asked" />
   </div>
 </template>
@@ -183,15 +177,9 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
   font-size: var(--s20);
   font-weight: 700;
 }
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 14px clamp(18px, 2.2vw, 36px);
-  font-size: clamp(20px, 1.7vw, 26px);
+.beside {
+  --block: 120px;
   margin-top: 8px;
-}
-.last {
-  display: grid;
 }
 .read {
   font-size: var(--s20);
@@ -211,9 +199,15 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
   .expect {
     font-size: var(--s16);
   }
-  .row {
+  .beside,
+  .beside > :deep(.figure) {
+    margin: 0;
+  }
+  /* As many in a line as there is room for: with the keys up every line counts. */
+  .beside {
+    display: flex;
+    flex-wrap: wrap;
     gap: 8px 16px;
-    font-size: var(--s16);
     margin-top: 4px;
   }
 }

@@ -1,13 +1,12 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { VCombobox } from 'vuetify/components/VCombobox'
 import { VSelect } from 'vuetify/components/VSelect'
 
 import DieScrews from '@/features/bench/DieScrews.vue'
 import type { BenchNow } from '@/features/bench/projected'
 import type { Figure } from '@/shared/api/client'
-import FigureValue from '@/shared/figures/FigureValue.vue'
-import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
+import FigureRow from '@/shared/figures/FigureRow.vue'
 import WhyItBinds from '@/features/bench/WhyItBinds.vue'
 import MeasuredThread from '@/features/bench/MeasuredThread.vue'
 import type { useGauges } from '@/features/bench/useGauges'
@@ -40,12 +39,12 @@ const leave = () => requestAnimationFrame(() => list.value?.blur())
 const MARKS = { right: '✓', over: '✗', under: '✗', unclear: '≈' }
 /** How likely this thread, and the next, is in its class. */
 const chances = computed(() =>
-  [props.bench.advice?.piece, props.bench.advice?.chance].filter((one): one is Figure => !!one),
-)
-const asked = ref<Figure | null>(null)
-watch(
-  () => props.bench.last,
-  () => (asked.value = null),
+  [props.bench.advice?.more, props.bench.advice?.piece, props.bench.advice?.chance]
+    .filter((one): one is Figure => !!one)
+    .map((figure, place) => {
+      const turn = !place && !!props.bench.advice?.more
+      return { label: figure.name, figure, strong: turn, both: turn }
+    }),
 )
 /** Something stands elsewhere than it came: a die, a head, or the adjustable tap of a hole. */
 const stands = computed(
@@ -132,31 +131,12 @@ const stands = computed(
         <DieScrews v-if="bench.advice.middle" :middle="bench.advice.middle" />
         <div>
           <p class="order">{{ bench.advice.order }}</p>
-          <FigureValue
-            v-if="bench.advice.more"
-            strong
-            both
-            :figure="bench.advice.more"
-            :label="bench.advice.more.name"
-            :open="asked === bench.advice.more"
-            @working="asked = asked === bench.advice?.more ? null : (bench.advice?.more ?? null)"
-          />
-          <div class="chances">
-            <FigureValue
-              v-for="one in chances"
-              :key="one.name"
-              :figure="one"
-              :label="one.name"
-              :open="asked === one"
-              @working="asked = asked === one ? null : one"
-            />
-            <span v-if="stands" class="muted"
-              >Setting of the {{ bench.moves }}: {{ bench.opened_words }}.</span
-            >
-          </div>
+          <FigureRow :key="bench.last" :figures="chances" />
+          <p v-if="stands" class="muted stands">
+            Setting of the {{ bench.moves }}: {{ bench.opened_words }}.
+          </p>
         </div>
       </div>
-      <WorkingPanel v-if="asked" :figure="asked" />
     </div>
     <p v-else-if="bench.cause" class="order" role="status">{{ bench.cause.cure }}</p>
     <p v-else-if="stands" class="muted">Setting of the {{ bench.moves }}: {{ bench.opened_words }}.</p>
@@ -214,12 +194,8 @@ const stands = computed(
   gap: 16px;
   align-items: center;
 }
-.chances {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 32px;
-  margin-top: 8px;
-  align-items: end;
+.stands {
+  margin-top: 12px;
 }
 .said-words {
   font-size: var(--s28);

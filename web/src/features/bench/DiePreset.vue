@@ -6,9 +6,8 @@ import type { FieldError, Figure } from '@/shared/api/client'
 import { dieSettled } from '@/features/bench/dieSettled'
 import DieOtherwise from '@/features/bench/DieOtherwise.vue'
 import InlineField from '@/shared/controls/InlineField.vue'
-import FigureValue from '@/shared/figures/FigureValue.vue'
+import FigureRow from '@/shared/figures/FigureRow.vue'
 import { useUnits } from '@/shared/figures/useUnits'
-import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
 
 /** Where to set the die before it runs, by what is known of it; once it is set, where it stands. */
 const props = defineProps<{ bench: BenchNow; busy: boolean; error?: FieldError; onScrew?: FieldError }>()
@@ -20,13 +19,11 @@ const emit = defineEmits<{
 const typed = ref('')
 /** What else may be said of the die stands open. */
 const otherwise = ref(false)
-const asked = ref<Figure | null>(null)
 watch(
   () => props.bench.last,
   () => {
     typed.value = ''
     otherwise.value = false
-    asked.value = null
   },
 )
 const told = computed(() => props.bench.preset)
@@ -102,20 +99,12 @@ const from = computed(() =>
           @commit="typed.trim() && set(typed)"
         />
       </template>
-      <FigureValue
-        v-for="one in here"
-        :key="one.figure.name"
-        :figure="one.figure"
-        :label="one.label"
-        :open="asked === one.figure"
-        @working="asked = asked === one.figure ? null : one.figure"
-      />
+      <FigureRow v-if="here.length" :key="bench.last" class="here" :figures="here" />
       <p v-if="closer" class="muted small elsewhere" :class="{ asked: otherwise }">
         {{ closer.words }}: in class {{ percent(closer.within)
         }}<template v-if="closer.goes_on">, {{ here[1]?.label }} {{ percent(closer.goes_on) }}</template>
       </p>
     </div>
-    <WorkingPanel v-if="asked" :figure="asked" />
     <DieOtherwise
       v-if="otherwise"
       :bench="bench"
@@ -134,6 +123,10 @@ const from = computed(() =>
   border-left: 3px solid var(--lagoon);
   padding-left: 16px;
   margin-top: 8px;
+}
+.here {
+  --block: 120px;
+  flex: 1 1 264px;
 }
 .stands {
   font-size: var(--s20);

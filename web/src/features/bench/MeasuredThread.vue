@@ -3,10 +3,9 @@ import { computed, ref, watch } from 'vue'
 import { VTextField } from 'vuetify/components/VTextField'
 
 import type { BenchNow } from '@/features/bench/projected'
-import type { FieldError, Figure, Unit } from '@/shared/api/client'
+import type { FieldError, Unit } from '@/shared/api/client'
 import UnlikelyReading from '@/features/bench/UnlikelyReading.vue'
-import FigureValue from '@/shared/figures/FigureValue.vue'
-import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
+import FigureRow from '@/shared/figures/FigureRow.vue'
 import { useUnits } from '@/shared/figures/useUnits'
 
 /** A thread measured instead of tried with a nut, over three wires or by its anvils, and how surely it is in its class. */
@@ -21,21 +20,20 @@ const emit = defineEmits<{ size: [over: string, wire: string, unit: Unit, sure: 
 const { told, unit } = useUnits()
 const over = ref('')
 const wires = ref('')
-const asked = ref<Figure | null>(null)
 /** What was sent last: what was typed while that was on its way is the next one's. */
 const sent = ref('')
 watch(
   () => props.bench.last,
   () => {
     if (over.value === sent.value) over.value = ''
-    asked.value = null
   },
 )
 /** The wires of the step: those taken where no others are named. */
 const best = computed(() => props.bench.step?.figures.find((one) => one.key === 'wire')?.figure)
 const sized = computed(() => {
   const found = props.bench.sized
-  return found ? [found.pitch_diameter, found.uncertainty, found.chance] : []
+  const told = found ? [found.pitch_diameter, found.uncertainty, found.chance] : []
+  return told.map((figure) => ({ label: figure.name, figure }))
 })
 function send(sure = false) {
   if (!over.value.trim()) return
@@ -95,16 +93,8 @@ const unlikely = computed(() =>
       @meant="meant"
       @sure="send(true)"
     />
-    <FigureValue
-      v-for="one in sized"
-      :key="one.name"
-      :figure="one"
-      :label="one.name"
-      :open="asked === one"
-      @working="asked = asked === one ? null : one"
-    />
+    <FigureRow v-if="sized.length" :key="bench.last" class="sized" :figures="sized" />
     <p v-if="sized.length && bench.sized?.tells" class="tells" role="status">{{ bench.sized.tells }}</p>
-    <WorkingPanel v-if="asked" :figure="asked" />
   </form>
 </template>
 
@@ -121,6 +111,7 @@ const unlikely = computed(() =>
 .wires.alone > .fig {
   flex-basis: 260px;
 }
+.sized,
 .tells {
   flex-basis: 100%;
 }

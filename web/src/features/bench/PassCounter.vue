@@ -5,8 +5,7 @@ import { aloud } from '@/features/bench/aloud'
 import { say } from '@/features/bench/sounds'
 import type { Operation } from '@/shared/api/client'
 import { useUnits } from '@/shared/figures/useUnits'
-import FigureValue from '@/shared/figures/FigureValue.vue'
-import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
+import FigureRow from '@/shared/figures/FigureRow.vue'
 import { useKeys } from '@/shared/state/useKeys'
 
 /** Passes of a threading tool, one after the other: what the dial reads at this one, from when on the mate is tried. */
@@ -19,9 +18,11 @@ watch(
 )
 /** What goes with every pass: how far in all, how fast, what the carriage travels. */
 const BESIDE = ['infeed', 'speed', 'travel', 'room']
-const beside = computed(() => props.step.figures.filter((one) => BESIDE.includes(one.key)))
-const asked = ref('')
-const working = computed(() => beside.value.find((one) => one.key === asked.value)?.figure)
+const beside = computed(() =>
+  props.step.figures
+    .filter((one) => BESIDE.includes(one.key))
+    .map(({ figure }) => ({ label: figure.name, figure })),
+)
 const count = computed(() => props.step.passes.length)
 const pass = computed(() => props.step.passes[Math.min(at.value, count.value - 1)])
 const over = computed(() => at.value >= count.value)
@@ -52,17 +53,7 @@ useKeys([{ key: 't', label: 'next pass', run: on, whenEmpty: true }])
       </p>
       <plain-btn :disabled="!at" @click="back">back one pass</plain-btn>
     </div>
-    <div class="beside">
-      <FigureValue
-        v-for="one in beside"
-        :key="one.key"
-        :figure="one.figure"
-        :label="one.figure.name"
-        :open="asked === one.key"
-        @working="asked = asked === one.key ? '' : one.key"
-      />
-    </div>
-    <WorkingPanel v-if="working" class="working" :figure="working" />
+    <div class="beside"><FigureRow :key="step.key" :figures="beside" /></div>
   </section>
 </template>
 
@@ -91,12 +82,6 @@ useKeys([{ key: 't', label: 'next pass', run: on, whenEmpty: true }])
   line-height: 1.1;
 }
 .beside {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 24px;
-}
-.beside,
-.working {
   flex-basis: 100%;
 }
 .words {

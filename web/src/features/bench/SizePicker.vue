@@ -55,7 +55,7 @@ const marks = computed(() =>
 .choices {
   flex: 1 1 100%;
 }
-.choices.v-btn-group > .v-btn.v-btn {
+.choices.v-btn-toggle.v-btn-group > .v-btn.v-btn {
   flex: 1 1 40%;
   height: auto;
   min-width: 0;

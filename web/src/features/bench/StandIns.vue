@@ -94,7 +94,6 @@ const show = (axis: Axis, value: string) => act({ do: 'preset', axis, value })
 <style scoped>
 summary {
   min-height: 32px;
-  cursor: pointer;
   color: var(--muted);
 }
 .controls,

@@ -6,9 +6,8 @@ import { VSwitch } from 'vuetify/components/VSwitch'
 import { aloud } from '@/features/bench/aloud'
 import { beep, say } from '@/features/bench/sounds'
 import { useCountdown } from '@/features/bench/useCountdown'
-import type { Figure, Schemas } from '@/shared/api/client'
-import FigureValue from '@/shared/figures/FigureValue.vue'
-import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
+import type { Schemas } from '@/shared/api/client'
+import FigureRow from '@/shared/figures/FigureRow.vue'
 import { stored } from '@/shared/state/stored'
 import { useKeys } from '@/shared/state/useKeys'
 
@@ -23,8 +22,12 @@ watch(made, (turns) => (counting.value = turns > 0), { immediate: true })
 /** The speed that is really used: the plan's, until another of the lathe is chosen. */
 const chosen = ref(0)
 const used = computed(() => props.count.speeds[chosen.value])
-const told = computed(() => (used.value ? [used.value.seconds, used.value.travel, used.value.stands] : []))
-const asked = ref<Figure | null>(null)
+const told = computed(() =>
+  (used.value ? [used.value.seconds, used.value.travel, used.value.stands] : []).map((figure) => ({
+    label: figure.name,
+    figure,
+  })),
+)
 const speeds = computed(() =>
   props.count.speeds.map((one, n) => ({ value: n, title: `${one.speed} rev/min` })),
 )
@@ -111,17 +114,9 @@ useKeys([{ key: 't', label: 'count a turn', run: on, whenEmpty: true }])
           hide-details
         />
         <span v-else class="fig">{{ used.speed }} rev/min</span>
-        <FigureValue
-          v-for="one in told"
-          :key="one.name"
-          :figure="one"
-          :label="one.name"
-          :open="asked === one"
-          @working="asked = asked === one ? null : one"
-        />
+        <FigureRow class="told" :figures="told" />
       </div>
     </details>
-    <WorkingPanel v-if="asked" :figure="asked" />
   </section>
 </template>
 
@@ -156,6 +151,10 @@ useKeys([{ key: 't', label: 'count a turn', run: on, whenEmpty: true }])
 .big.off,
 .big.end {
   border-color: var(--stop);
+}
+.told {
+  --block: 120px;
+  flex: 1 1 408px;
 }
 .words {
   font-size: var(--s28);

@@ -77,7 +77,6 @@ function words({ said }: Waiting): string {
 }
 summary {
   padding: 4px 0;
-  cursor: pointer;
 }
 ol {
   margin: 0;

@@ -1,14 +1,10 @@
 <script setup lang="ts">
-import { ref } from 'vue'
-
-import type { Figure, Schemas } from '@/shared/api/client'
-import FigureValue from '@/shared/figures/FigureValue.vue'
-import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
+import type { Schemas } from '@/shared/api/client'
+import FigureRow from '@/shared/figures/FigureRow.vue'
 
 /** A train: its wheels, whether it is exact, what it is off; a press draws it. */
 defineProps<{ train: Schemas['TrainShown']; chosen: boolean }>()
 const emit = defineEmits<{ choose: [] }>()
-const asked = ref<Figure | null>(null)
 </script>
 
 <template>
@@ -26,25 +22,15 @@ const asked = ref<Figure | null>(null)
       <small class="muted">{{ train.words }}</small>
     </button>
     <span v-if="train.exact" class="exact">✓ exact</span>
-    <span v-else class="off">
-      <FigureValue
-        v-for="one in train.errors"
-        :key="one.name"
-        :figure="one"
-        :label="one.name"
-        :open="asked === one"
-        @working="asked = asked === one ? null : one"
-      />
-    </span>
+    <FigureRow v-else class="off" :figures="train.errors.map((figure) => ({ label: figure.name, figure }))" />
     <span v-if="!train.meshes" class="field-error">✗ Does not fit: a gear hits a shaft</span>
-    <WorkingPanel v-if="asked" class="working" :figure="asked" />
   </li>
 </template>
 
 <style scoped>
 li {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
+  grid-template-columns: minmax(0, 1fr) 384px;
   gap: 4px 16px;
   align-items: center;
   padding: 8px 0 8px 12px;
@@ -74,12 +60,7 @@ small {
   font-weight: 700;
 }
 .off {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 16px;
-}
-.working {
-  grid-column: 1 / -1;
+  --block: 112px;
 }
 @media (max-width: 760px) {
   li {

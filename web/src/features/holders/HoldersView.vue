@@ -40,7 +40,7 @@ const label = (one: { label: string; size: boolean }) =>
     <h1>Design a holder</h1>
     <v-btn-toggle
       v-model="code"
-      class="kinds"
+      class="choices"
       mandatory
       color="primary"
       variant="outlined"
@@ -108,17 +108,6 @@ const label = (one: { label: string; size: boolean }) =>
   max-width: 1180px;
 }
 /* Each by itself: there are more of them than a row holds. */
-.kinds {
-  flex-wrap: wrap;
-  gap: 8px;
-  height: auto;
-  border: 0;
-}
-.kinds .v-btn {
-  min-height: var(--control);
-  border: 1px solid var(--line);
-  border-radius: var(--round);
-}
 .halves {
   display: grid;
   grid-template-columns: minmax(0, 380px) minmax(0, 1fr);

@@ -1,35 +1,50 @@
 <script setup lang="ts">
-import { moments } from '@/shared/figures/dates'
+import { computed } from 'vue'
+
+import { clocks, days } from '@/shared/figures/dates'
 import type { Schemas } from '@/shared/api/client'
 import { useUnits } from '@/shared/figures/useUnits'
 
-/** Entries newest first: when, which job and piece, what was said. */
-defineProps<{ entries: Schemas['LogEntry'][] }>()
+/** Entries newest first, those of a day and a job together: when, which piece and step, what was recorded. */
+const props = defineProps<{ entries: Schemas['LogEntry'][] }>()
 const { text } = useUnits()
+/** Those that follow each other, of one day and one job. */
+const groups = computed(() => {
+  const found: { day: string; id: number; job: string; entries: Schemas['LogEntry'][] }[] = []
+  for (const entry of props.entries) {
+    const day = days.format(new Date(entry.at))
+    const last = found.at(-1)
+    if (last?.day === day && last.id === entry.job_id) last.entries.push(entry)
+    else found.push({ day, id: entry.job_id, job: entry.job, entries: [entry] })
+  }
+  return found
+})
 </script>
 
 <template>
   <table>
     <thead class="sr">
       <tr>
-        <th scope="col">When</th>
-        <th scope="col">Job</th>
-        <th scope="col">Thread</th>
+        <th scope="col">Time</th>
         <th scope="col">Piece</th>
+        <th scope="col">Thread</th>
         <th scope="col">Step</th>
         <th scope="col">Record</th>
       </tr>
     </thead>
-    <tbody>
-      <tr v-for="entry in entries" :key="entry.id">
-        <td class="muted small when">{{ moments.format(new Date(entry.at)) }}</td>
-        <td class="job">
-          <router-link :to="{ name: 'plan', params: { id: entry.job_id } }">{{ entry.job }}</router-link>
-        </td>
-        <td class="fig small when">{{ entry.thread }}</td>
+    <tbody v-for="group in groups" :key="`${group.day} ${group.entries[0]?.id}`">
+      <tr class="head">
+        <th colspan="5" scope="rowgroup">
+          <span class="muted small when">{{ group.day }}</span>
+          <router-link :to="{ name: 'plan', params: { id: group.id } }">{{ group.job }}</router-link>
+        </th>
+      </tr>
+      <tr v-for="entry in group.entries" :key="entry.id">
+        <td class="muted small when">{{ clocks.format(new Date(entry.at)) }}</td>
         <td class="muted when">{{ entry.part ? `${entry.part}, ` : '' }}piece {{ entry.piece }}</td>
+        <td class="fig small when">{{ entry.thread }}</td>
         <td class="muted">{{ entry.step }}</td>
-        <td>
+        <td class="record">
           {{ entry.what }}
           <template v-if="entry.reading && entry.said">{{ entry.said }}</template>
           <span v-if="entry.reading" class="fig strong">{{ text(entry.reading) }}</span>
@@ -48,16 +63,32 @@ table {
   width: 100%;
   border-collapse: collapse;
 }
+th,
 td {
-  padding: 8px 12px 8px 0;
-  border-bottom: 1px solid var(--line);
+  padding: 4px 24px 4px 0;
+  text-align: left;
   vertical-align: baseline;
+}
+.head th {
+  padding-top: 12px;
+  font-weight: 700;
+  border-top: 1px solid var(--line);
+}
+.head .when {
+  margin-right: 16px;
+  font-weight: 400;
+}
+tbody:first-of-type .head th {
+  border-top: 0;
+}
+tbody tr:last-child td {
+  padding-bottom: 12px;
 }
 .when {
   white-space: nowrap;
 }
-.job {
-  min-width: 16.8em;
+.record {
+  width: 50%;
 }
 .strong {
   font-weight: 700;
@@ -69,19 +100,19 @@ a {
   tr {
     display: flex;
     flex-wrap: wrap;
-    gap: 4px 12px;
-    padding: 8px 0;
-    border-bottom: 1px solid var(--line);
+    gap: 0 12px;
+    padding: 4px 0;
   }
-  td {
+  th,
+  td,
+  tbody tr:last-child td {
     padding: 0;
-    border: 0;
   }
-  .job {
+  .head th {
     flex: 1 0 100%;
-    min-width: 0;
-    order: -1;
-    font-weight: 700;
+  }
+  .record {
+    flex: 1 0 100%;
   }
 }
 </style>

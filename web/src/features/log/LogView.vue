@@ -106,9 +106,6 @@ const remember = () => void router.replace({ query: text.value ? { q: text.value
 </template>
 
 <style scoped>
-summary {
-  cursor: pointer;
-}
 summary h2 {
   display: inline-block;
 }

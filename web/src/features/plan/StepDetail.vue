@@ -1,22 +1,22 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed } from 'vue'
 
 import type { Operation } from '@/shared/api/client'
 import CautionLine from '@/shared/controls/CautionLine.vue'
-import FigureValue from '@/shared/figures/FigureValue.vue'
+import FigureRow from '@/shared/figures/FigureRow.vue'
 import StepSentence from '@/shared/figures/StepSentence.vue'
-import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
 import { useUnits } from '@/shared/figures/useUnits'
 
 /** The chosen step in full: the sentence, the figures, the caution, the working when asked. */
 const props = defineProps<{ step: Operation; walk?: boolean }>()
 const { told } = useUnits()
-const asked = ref('')
-watch(
-  () => props.step.key,
-  () => (asked.value = ''),
+const figures = computed(() =>
+  props.step.figures.map(({ key, figure }) => ({
+    label: figure.name,
+    figure,
+    both: key === props.step.headline,
+  })),
 )
-const working = computed(() => props.step.figures.find((f) => f.key === asked.value)?.figure)
 </script>
 
 <template>
@@ -29,18 +29,7 @@ const working = computed(() => props.step.figures.find((f) => f.key === asked.va
       </p>
     </div>
     <CautionLine :cautions="step.cautions" />
-    <div class="figures">
-      <FigureValue
-        v-for="f in step.figures"
-        :key="f.key"
-        :figure="f.figure"
-        :label="f.figure.name"
-        :open="asked === f.key"
-        :both="f.key === step.headline"
-        @working="asked = asked === f.key ? '' : f.key"
-      />
-    </div>
-    <WorkingPanel v-if="working" :figure="working" />
+    <FigureRow :key="step.key" :figures="figures" />
     <p v-if="step.passes.length" class="passes">
       <span class="muted">Cuts ({{ step.passes_told }}):</span>
       <template v-for="(pass, n) in step.passes" :key="n">
@@ -70,10 +59,6 @@ const working = computed(() => props.step.figures.find((f) => f.key === asked.va
   border-radius: var(--round);
   padding: 8px 16px;
 }
-.why summary {
-  color: var(--lagoon);
-  cursor: pointer;
-}
 .do {
   display: flex;
   flex-wrap: wrap;
@@ -87,10 +72,5 @@ const working = computed(() => props.step.figures.find((f) => f.key === asked.va
   display: flex;
   flex-wrap: wrap;
   gap: 4px 12px;
-}
-.figures {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 16px;
 }
 </style>

@@ -1,33 +1,34 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 
 import type { Figure, Schemas } from '@/shared/api/client'
 import DrillList from '@/shared/figures/DrillList.vue'
-import FigureValue from '@/shared/figures/FigureValue.vue'
+import FigureRow from '@/shared/figures/FigureRow.vue'
 import { provideUnit } from '@/shared/figures/useUnits'
 import ShopServes from '@/shared/jobs/ShopServes.vue'
-import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
 
 /** A thread at a glance: what to turn, what to drill, what to relieve, what to measure over. */
 const props = defineProps<{ size: Schemas['SizeShown'] }>()
 const emit = defineEmits<{ close: [] }>()
 const router = useRouter()
 provideUnit(() => props.size.unit)
-const chosen = ref<string>('')
-
-const figures = computed<Record<string, Figure>>(() => {
-  const f = props.size.figures
-  return Object.fromEntries([
-    ...f.blank.map((b) => [b.school, b.figure]),
-    ...f.basic.map((b) => [b.name, b]),
-    ...f.groove.map((g) => [g.name, g]),
-    ...(f.chamfer ? [['chamfer', f.chamfer]] : []),
-    ['wire', f.wire],
-  ]) as Record<string, Figure>
+const named = (figure: Figure) => ({ label: figure.name, figure })
+const blanks = computed(() =>
+  props.size.figures.blank.map(({ school, figure, within_class: within }) => ({
+    label: `${school}${within ? '' : ' ⊘ outside class limits'}`,
+    figure,
+    strong: school.startsWith('a fraction'),
+  })),
+)
+const beside = computed(() => {
+  const { groove, chamfer, wire } = props.size.figures
+  return [
+    ...groove.map(named),
+    ...(chamfer ? [{ label: 'chamfer down to', figure: chamfer }] : []),
+    { label: 'best wire diameter', figure: wire },
+  ]
 })
-const working = computed(() => figures.value[chosen.value])
-const pick = (key: string) => (chosen.value = chosen.value === key ? '' : key)
 
 async function startJob() {
   emit('close')
@@ -52,17 +53,7 @@ async function openPage() {
 
     <section v-if="size.figures.blank.length" class="blank">
       <h3>Blank diameter</h3>
-      <div class="row">
-        <FigureValue
-          v-for="blank in size.figures.blank"
-          :key="blank.school"
-          :figure="blank.figure"
-          :label="`${blank.school}${blank.within_class ? '' : ' ⊘ outside class limits'}`"
-          :strong="blank.school.startsWith('a fraction')"
-          :open="chosen === blank.school"
-          @working="pick(blank.school)"
-        />
-      </div>
+      <FigureRow :figures="blanks" />
     </section>
 
     <section v-if="!size.taper">
@@ -74,45 +65,13 @@ async function openPage() {
 
     <section>
       <h3>Relief groove, lead chamfer, wires</h3>
-      <div class="row">
-        <FigureValue
-          v-for="groove in size.figures.groove"
-          :key="groove.name"
-          :figure="groove"
-          :label="groove.name"
-          :open="chosen === groove.name"
-          @working="pick(groove.name)"
-        />
-        <FigureValue
-          v-if="size.figures.chamfer"
-          :figure="size.figures.chamfer"
-          label="chamfer down to"
-          :open="chosen === 'chamfer'"
-          @working="pick('chamfer')"
-        />
-        <FigureValue
-          :figure="size.figures.wire"
-          label="best wire diameter"
-          :open="chosen === 'wire'"
-          @working="pick('wire')"
-        />
-      </div>
+      <FigureRow :figures="beside" />
     </section>
 
     <section>
       <h3>Basic diameters</h3>
-      <div class="row">
-        <FigureValue
-          v-for="basic in size.figures.basic"
-          :key="basic.name"
-          :figure="basic"
-          :label="basic.name"
-          :open="chosen === basic.name"
-          @working="pick(basic.name)"
-        />
-      </div>
+      <FigureRow :figures="size.figures.basic.map(named)" />
     </section>
-    <WorkingPanel v-if="working" :figure="working" />
     <footer>
       <v-btn v-if="size.external" color="secondary" @click="startJob">Start a job with this thread</v-btn>
       <plain-btn @click="openPage">Open the thread page</plain-btn>
@@ -135,11 +94,5 @@ footer {
   display: flex;
   gap: 16px;
   align-items: center;
-}
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 32px;
-  align-items: end;
 }
 </style>

@@ -39,8 +39,6 @@ defineProps<{ mends: Schemas['MendShown'][] }>()
 
 <style scoped>
 summary {
-  cursor: pointer;
-  color: var(--lagoon);
   font-weight: 700;
 }
 table {

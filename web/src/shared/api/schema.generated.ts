@@ -1112,7 +1112,7 @@ export interface paths {
         };
         /**
          * Labels As Pdf
-         * @description Labels for the things of a drawer, or for all: a name, a place, and a code that opens the thing's page.
+         * @description Labels for a drawer's things, or for all: a picture, a name, a place, and a code that opens the thing's page.
          */
         get: operations["server_kit_api_labels_as_pdf"];
         put?: never;

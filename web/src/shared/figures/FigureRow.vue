@@ -1,43 +1,92 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 
 import type { Figure } from '@/shared/api/client'
 import FigureValue from '@/shared/figures/FigureValue.vue'
 import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
+import { useUnits } from '@/shared/figures/useUnits'
 
-/** Figures side by side, or a line each as a `list`; pressing one opens its working under them. */
-defineProps<{ figures: { label: string; figure: Figure }[]; list?: boolean }>()
-const asked = ref<Figure | null>(null)
-const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : figure)
+/** A figure of a block, and how it is told there. */
+export interface Labelled {
+  label: string
+  figure: Figure
+  /** Coral and large: what the block is for. */
+  strong?: boolean
+  /** Told in the other unit too: what is dialled or measured. */
+  both?: boolean
+}
+
+/**
+ * The block of figures of every page: columns of one width, labels and figures each on one line; pressing a figure opens
+ * its working under them. As a `list` one stands on each line. Past `most` the others are opened by a press.
+ */
+const props = defineProps<{ figures: Labelled[]; list?: boolean; most?: number }>()
+const asked = ref('')
+const opened = ref(false)
+const { other } = useUnits()
+const few = computed(() => (opened.value ? props.figures : props.figures.slice(0, props.most)))
+/** Room for the other unit is kept for all of the block, or for none. */
+const twice = computed(() => few.value.some((one) => one.both && other(one.figure.shown)))
+const working = computed(() => few.value.find((one) => one.label === asked.value)?.figure)
 </script>
 
 <template>
-  <div class="row" :class="{ list }">
+  <div class="figure-row" :class="{ list, twice }">
+    <slot name="first"></slot>
     <FigureValue
-      v-for="f in figures"
-      :key="f.label"
-      :figure="f.figure"
-      :label="f.label"
-      :open="asked === f.figure"
-      @working="ask(f.figure)"
+      v-for="one in few"
+      :key="one.label"
+      :figure="one.figure"
+      :label="one.label"
+      :strong="one.strong"
+      :both="one.both"
+      :open="asked === one.label"
+      @working="asked = asked === one.label ? '' : one.label"
     />
+    <plain-btn v-if="few.length < figures.length" class="others" @click="opened = true"
+      >and {{ figures.length - few.length }} more</plain-btn
+    >
+    <WorkingPanel v-if="working" class="working" :figure="working" />
   </div>
-  <WorkingPanel v-if="asked && figures.some((f) => f.figure === asked)" :figure="asked" />
 </template>
 
 <style scoped>
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 24px;
+.figure-row {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(min(var(--block, 152px), 42%), 1fr));
+  grid-auto-rows: auto;
+  gap: 0 24px;
+  margin-bottom: -12px;
+}
+/* Labels stand on one line, figures on the next, and the other unit has a line of its own. */
+.figure-row > :deep(.figure) {
+  display: grid;
+  grid-row: span 2;
+  grid-template-rows: subgrid;
+  margin-bottom: 12px;
+}
+.twice > :deep(.figure) {
+  grid-row: span 3;
+}
+.working {
+  grid-column: 1 / -1;
+  margin-bottom: 12px;
+}
+.others {
+  align-self: end;
+  justify-self: start;
+  grid-row: span 2;
+  margin-bottom: 12px;
 }
 .list {
-  display: grid;
-  gap: 0;
+  grid-template-columns: minmax(0, 1fr);
+  margin-bottom: 0;
 }
-.list > * {
+.list > :deep(.figure) {
   display: flex;
   justify-content: space-between;
   align-items: baseline;
+  grid-row: auto;
+  margin-bottom: 0;
 }
 </style>
