@@ -199,16 +199,15 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
   .expect {
     font-size: var(--s16);
   }
-  .beside,
-  .beside > :deep(.figure) {
+  .bench-figure .beside > :deep(.figure) {
     margin: 0;
   }
   /* As many in a line as there is room for: with the keys up every line counts. */
-  .beside {
+  .bench-figure .beside {
     display: flex;
     flex-wrap: wrap;
     gap: 8px 16px;
-    margin-top: 4px;
+    margin: 4px 0 0;
   }
 }
 </style>

@@ -93,7 +93,6 @@ const shown = computed(() => trains.value[picked.value] ?? trains.value[0])
 .page {
   display: grid;
   gap: 12px;
-  max-width: 1100px;
 }
 .lathes {
   display: flex;

@@ -76,7 +76,6 @@ const most = (bars: readonly { count: number }[]) => Math.max(...bars.map((bar) 
 .lessons {
   display: grid;
   gap: 16px;
-  max-width: 1100px;
 }
 .head {
   display: flex;

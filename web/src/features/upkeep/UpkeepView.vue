@@ -29,6 +29,5 @@ const { me, isHost } = useMe()
 .upkeep {
   display: grid;
   gap: 24px;
-  max-width: 1100px;
 }
 </style>
