@@ -24,8 +24,8 @@ class TakenBy:
 
 @answer
 class WayShown:
-    """A way of making a thread, weighed: why it does not suit, what one has not got, and may `make`
-    oneself, "" for nothing; what speaks for it and against."""
+    """A way of making a thread, weighed: why it does not suit, or is unusual here; what one has not got, and may
+    `make` oneself, "" for nothing; what speaks for it and against."""
 
     code: str
     name: str
@@ -33,6 +33,7 @@ class WayShown:
     takes: tuple[TakenBy, ...]
     serves: bool
     refused: tuple[str, ...]
+    unusual: tuple[str, ...]
     lacking: tuple[str, ...]
     make: HolderKind | Literal[""]
     merits: tuple[str, ...]
@@ -95,6 +96,7 @@ def way_shown(way: Weighed, takes: tuple[TakenBy, ...]) -> WayShown:
         takes=takes,
         serves=way.serves,
         refused=way.refused,
+        unusual=way.unusual,
         lacking=way.missed,
         make=MADE_FOR.get(way.code, "") if way.missed else "",
         merits=way.merits,

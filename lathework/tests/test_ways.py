@@ -319,6 +319,22 @@ class Jobs(unittest.TestCase):
         good = tuple(choosings(plan({"method.holder": bush.best.code}), ()))[0]
         self.assertEqual(good.words, f"3/8-16 UNC: {bush.best.name}")
 
+    def test_a_rule_of_thumb_refuses_nothing(self) -> None:
+        """Half an inch against open jaws, 12 mm by the rule: people do it. It can be taken, stands after the usual
+        ways that serve, is never told as the quickest, and the plan says why it is unusual."""
+        large, small = by_code(stud(name="1/2-13")), by_code(stud(name="M6"))
+        self.assertFalse(small["stock-by-jaws"].unusual)
+        self.assertTrue(large["stock-by-jaws"].unusual)
+        self.assertFalse(large["stock-by-jaws"].refused)
+        ranked = [one for one in rank(stud(name="1/2-13")) if one.serves]
+        self.assertEqual([bool(one.unusual) for one in ranked], sorted(bool(one.unusual) for one in ranked))
+        self.assertNotIn("stock-by-jaws", [way.code for _, way in quickest(ranked)])
+        made = plan(
+            {"part.sections.0.thread": "1/2 BSW", "method.holder": "stock-by-jaws", "method.because": "it is nylon"}
+        )
+        [told] = [notice.text for notice in made.notices if notice.code == "way-unusual"]
+        self.assertIn("Chosen all the same: it is nylon", told)
+
     def test_jaws_are_refused_or_a_stated_last_resort(self) -> None:
         with self.assertRaises(InvalidDocument) as caught:
             read_document(document({"method.holder": "chuck-jaws"}))

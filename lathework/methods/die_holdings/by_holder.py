@@ -28,6 +28,7 @@ SLIDING_BY_HAND = DieHolding(
     runs_off=LED,
     straight="square, guided by the tailstock",
     why_not=suits_any,
+    unusual=suits_any,
 )
 FOLLOWED_QUILL = DieHolding(
     code="followed-quill",
@@ -57,4 +58,5 @@ FOLLOWED_QUILL = DieHolding(
     runs_off=LED,
     straight="square, guided by the tailstock",
     why_not=suits_any,
+    unusual=suits_any,
 )

@@ -21,10 +21,10 @@ SMALL_MM = 12.0
 BY_EYE = RunsOff(1.5, 2, "started by eye, a thread this long wobbles along its length")
 
 
-def _too_wide(thread: Thread, shoulder: bool) -> str:
+def _wide(thread: Thread, shoulder: bool) -> str:
     if thread.major_mm <= SMALL_MM:
         return ""
-    return f"open jaws square a stock only up to {SMALL_MM:.0f} mm of thread; use the barrel face above that"
+    return f"open jaws square a stock up to about {SMALL_MM:.0f} mm of thread; above that the barrel face is surer"
 
 
 def _meets_shoulder(thread: Thread, shoulder: bool) -> str:
@@ -56,6 +56,7 @@ IN_VISE = DieHolding(
     runs_off=BY_EYE,
     straight="square by eye: a degree or two out",
     why_not=suits_any,
+    unusual=suits_any,
 )
 BY_TAILSTOCK = DieHolding(
     code="stock-by-tailstock",
@@ -83,6 +84,7 @@ BY_TAILSTOCK = DieHolding(
     runs_off=LED,
     straight="square at the start, then guided by its own thread",
     why_not=suits_any,
+    unusual=suits_any,
 )
 BY_JAWS = DieHolding(
     code="stock-by-jaws",
@@ -111,7 +113,8 @@ BY_JAWS = DieHolding(
     spoils=0.02,
     runs_off=LED,
     straight="square at the start, then guided by its own thread",
-    why_not=_too_wide,
+    why_not=suits_any,
+    unusual=_wide,
 )
 GUIDE_BUSH = DieHolding(
     code="guide-bush",
@@ -142,4 +145,5 @@ GUIDE_BUSH = DieHolding(
     runs_off=GUIDED,
     straight="straight along its whole length",
     why_not=_meets_shoulder,
+    unusual=suits_any,
 )

@@ -43,7 +43,8 @@ class DieHolding:
     its bar. What is put in the holder goes `by_torque`, or it slips at `slips_nm` (N m). `taken` is what of the shop
     takes the die, and `asks` what must be said of that holder, field by field; minutes to set up, share of pieces that
     it spoils; `straight` is what becomes of the axis, `runs_off` how; `why_not` says why it does not suit a thread,
-    against a shoulder or not, "" where it does.
+    against a shoulder or not, "" where it does; `unusual` why a rule of thumb speaks against it there, which one may
+    know better.
     """
 
     code: str
@@ -66,6 +67,7 @@ class DieHolding:
     runs_off: RunsOff
     straight: str
     why_not: Callable[[Thread, bool], str]
+    unusual: Callable[[Thread, bool], str]
 
     def served_by(self, holder: DieHolder) -> bool:
         """Whether all that is asked of its holder is said of this one."""

@@ -5,7 +5,7 @@ from __future__ import annotations
 import math
 
 from lathework import cautions
-from lathework.methods.die_holdings.holding import LED, DieHolding
+from lathework.methods.die_holdings.holding import LED, DieHolding, suits_any
 from lathework.threads.thread import Thread
 
 
@@ -40,4 +40,5 @@ CHUCK_JAWS = DieHolding(
     runs_off=LED,
     straight="out of round",
     why_not=_closes,
+    unusual=suits_any,
 )

@@ -32,6 +32,7 @@ SLIPPING_HAND = DieHolding(
     runs_off=LED,
     straight="square, guided by the tailstock",
     why_not=suits_any,
+    unusual=suits_any,
 )
 FLOATING_POWER = DieHolding(
     code="floating-power",
@@ -57,6 +58,7 @@ FLOATING_POWER = DieHolding(
     runs_off=LED,
     straight="square, guided by the tailstock",
     why_not=suits_any,
+    unusual=suits_any,
 )
 KEYED_POWER = DieHolding(
     code="keyed-power",
@@ -85,4 +87,5 @@ KEYED_POWER = DieHolding(
     runs_off=LED,
     straight="square, guided by the tailstock",
     why_not=suits_any,
+    unusual=suits_any,
 )

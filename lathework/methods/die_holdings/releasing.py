@@ -41,4 +41,5 @@ RELEASING = DieHolding(
     runs_off=LED,
     straight="square, guided by the tailstock",
     why_not=suits_any,
+    unusual=suits_any,
 )

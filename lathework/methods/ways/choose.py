@@ -21,14 +21,16 @@ INSIDE: tuple[Way, ...] = (*TAP_WAYS, AdjustableTapWay(), TapAsChaserWay(), Insi
 
 @dataclass(frozen=True, slots=True)
 class Weighed:
-    """A way weighed for a thread: whether it serves (neither `refused` nor `lacking`), what speaks for and against it,
-    what it takes. `each` is what a piece takes, those spoilt shared out; `whole` all of them with the setting up."""
+    """A way weighed for a thread: whether it serves (neither `refused` nor `lacking`), why it is `unusual` here, what
+    speaks for and against it, what it takes. `each` is what a piece takes, those spoilt shared out; `whole` all of them
+    with the setting up."""
 
     code: str
     name: str
     remark: str
     takes: tuple[Choice, ...]
     refused: tuple[str, ...]
+    unusual: tuple[str, ...]
     lacking: tuple[str, ...]
     merits: tuple[str, ...]
     faults: tuple[str, ...]
@@ -86,6 +88,7 @@ def weigh(way: Way, wanted: Wanted) -> Weighed:
         remark=way.remark,
         takes=way.takes,
         refused=tuple(way.refused(wanted)),
+        unusual=tuple(way.unusual(wanted)),
         lacking=tuple(way.lacking(wanted)),
         merits=tuple(way.merits(wanted)),
         faults=tuple(way.faults(wanted)),
@@ -100,11 +103,15 @@ def weigh(way: Way, wanted: Wanted) -> Weighed:
     )
 
 
+def _order(way: Weighed) -> tuple[bool, int, bool, float]:
+    return bool(way.refused), len(way.lacking), bool(way.unusual), way.whole.value
+
+
 def rank(wanted: Wanted) -> tuple[Weighed, ...]:
-    """Every way for a thread: those that serve first, by what all pieces take; then those that lack something, by how
-    much; then those refused. Source: practice."""
+    """Every way for a thread: those that serve first, by what all pieces take, and the unusual ones last of them; then
+    those that lack something, by how much; then those refused. Source: practice."""
     ways = [weigh(way, wanted) for way in (INSIDE if wanted.inside else OUTSIDE)]
-    return tuple(sorted(ways, key=lambda one: (bool(one.refused), len(one.lacking), one.whole.value)))
+    return tuple(sorted(ways, key=_order))
 
 
 def _crosses(more: float, less: float) -> int:
@@ -170,11 +177,13 @@ def chart(ways: Sequence[Weighed], pieces: int, taken: str = "") -> Chart:
 
 
 def quickest(ways: Sequence[Weighed]) -> tuple[tuple[int, Weighed], ...]:
-    """The quickest of the ways that serve, by the number of pieces from which it is, from one piece on.
+    """The quickest of the ways that serve, by the number of pieces from which it is, from one piece on; of the unusual
+    ones only where no other serves.
 
     Minutes grow in a line with the pieces, so another way takes over where its line crosses under, for good.
     """
     serving = [way for way in ways if way.serves]
+    serving = [way for way in serving if not way.unusual] or serving
     told: list[tuple[int, Weighed]] = []
     pieces = 1
     while serving and pieces <= MOST_PIECES:

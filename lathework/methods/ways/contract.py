@@ -135,6 +135,10 @@ class Way(ABC):
     def expected(self, wanted: Wanted) -> Expected:
         """What to expect of the thread."""
 
+    def unusual(self, wanted: Wanted) -> Iterator[str]:
+        """Why a rule of thumb speaks against it here, which one may know better; nothing of most ways."""
+        return iter(())
+
     def risk(self, wanted: Wanted) -> float:
         """Share of pieces that go wrong here: as usual in it, unless this thread is harder than usual."""
         return self.spoils

@@ -63,6 +63,11 @@ class DieWay(Way):
         if driven:
             yield f"it {driven}"
 
+    def unusual(self, wanted: Wanted) -> Iterator[str]:
+        """What is seldom done with such a holding."""
+        if why := self.holding.unusual(wanted.thread, wanted.shoulder):
+            yield why
+
     def lacking(self, wanted: Wanted) -> Iterator[str]:
         """The die, and what holds it so."""
         if wanted.things is None:

@@ -7329,8 +7329,8 @@ export interface components {
         };
         /**
          * WayShown
-         * @description A way of making a thread, weighed: why it does not suit, what one has not got, and may `make`
-         *     oneself, "" for nothing; what speaks for it and against.
+         * @description A way of making a thread, weighed: why it does not suit, or is unusual here; what one has not got, and may
+         *     `make` oneself, "" for nothing; what speaks for it and against.
          */
         WayShown: {
             /** Borne By */
@@ -7365,6 +7365,8 @@ export interface components {
             /** Takes */
             takes: components["schemas"]["TakenBy"][];
             torque: components["schemas"]["FigureShown"] | null;
+            /** Unusual */
+            unusual: string[];
             whole: components["schemas"]["FigureShown"];
         };
         /**
