@@ -55,16 +55,20 @@ _NAMED = tuple((kind, _pattern(kind)) for kind in sorted(KINDS, key=lambda kind:
 
 
 def _split(kind: ThingKind, named: str) -> tuple[str, dict[str, str]]:
-    """What a line says in words of its own, taken out of it: state, steel, form, what it is like."""
+    """What a line says in words of its own, taken out of it: state, steel, form, what it is like. Raises InputError
+    where two of them say different things of one."""
     told: dict[str, str] = {}
     rest, notes = [], []
     words = {**ANY, **kind.line.words}
     for word in named.split():
         plain = word.lower().strip(",;")
-        known = words.get(plain)
-        if known:
-            told[known[0]] = known[1]
-        elif plain in QUALITIES or (kind.code == "reamer" and plain in TIGHT):
+        field, says = words.get(plain, ("", ""))
+        if field and told.setdefault(field, says) != says:
+            before = next(one for one in named.split() if words.get(one.lower().strip(",;"), ("", ""))[0] == field)
+            raise wrong(f"Is it “{before}” or “{word}”? Put the other in brackets, as a note.")
+        if field:
+            continue
+        if plain in QUALITIES or (kind.code == "reamer" and plain in TIGHT):
             notes.append(word)
         elif plain not in (*_FILLERS, *COUNTS) or kind.line.whole:
             rest.append(word)

@@ -161,6 +161,18 @@ class AsPeopleSayIt(unittest.TestCase):
         self.assertIsNotNone(read_line(f"{nines}-{nines} x 1 drills").error)
         self.assertIsNotNone(read_line(f"M8 die {nines}").error)
 
+    def test_two_words_for_one_thing_are_asked_about(self) -> None:
+        """The second would take the place of the first, unseen; in brackets it is a note."""
+        for line in ("1 in die holder 4MT sliding", "carbon HSS M6 die", "worn missing M6 die"):
+            with self.subTest(line):
+                told = read_line(line)
+                self.assertEqual(told.things, ())
+                self.assertIn("Put the other in brackets, as a note.", told.error.message if told.error else "")
+        [held] = read_line("1 in die holder sliding (4MT)").things
+        self.assertEqual(held.document, {"across": "1 in", "shank": "on-a-guide", "notes": "4MT"})
+        [same] = read_line("worn M6 die worn").things
+        self.assertEqual(same.document["state"], "worn")
+
     def test_errors_of_a_thing_stand_beside_their_fields(self) -> None:
         with self.assertRaises(InvalidDocument) as told:
             read_thing("die", {"id": "d1", "thread": "M99", "across": "25 mm", "steel": "stone", "colour": "red"})

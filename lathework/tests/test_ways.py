@@ -319,6 +319,20 @@ class Jobs(unittest.TestCase):
         good = tuple(choosings(plan({"method.holder": bush.best.code}), ()))[0]
         self.assertEqual(good.words, f"3/8-16 UNC: {bush.best.name}")
 
+    def test_tools_and_ways_say_the_same_of_a_holder(self) -> None:
+        """A 4MT shank in a 3MT tailstock: what the plan lists as missing, and what the way lacks, for one reason."""
+        things = shop(
+            ("die", {"id": "d1", "thread": "3/8-16", "across": "1 in"}),
+            ("holder", {"id": "h1", "across": "1 in", "shank": "4MT"}),
+            ("lathe", {"id": "l1", "name": "Bench lathe", "taper": "3MT"}),
+        )
+        made = plan({"method.holder": "sliding-by-hand", "setup.machine": "l1"})
+        [listed] = [one.note for one in needs(made, things) if one.what.startswith("holder for")]
+        self.assertIn("its 4MT shank does not fit a 3MT tailstock", listed)
+        [choosing] = choosings(made, things)
+        [way] = [one for one in choosing.ways if one.code == "sliding-by-hand"]
+        self.assertIn(listed, " ".join(way.lacking))
+
     def test_a_rule_of_thumb_refuses_nothing(self) -> None:
         """Half an inch against open jaws, 12 mm by the rule: people do it. It can be taken, stands after the usual
         ways that serve, is never told as the quickest, and the plan says why it is unusual."""

@@ -102,7 +102,7 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
       {{ size.judged.within ? '✓' : '✗' }} {{ inUnit(size.judged.words)
       }}<template v-if="size.judged.still">. {{ size.judged.still }}</template>
     </p>
-    <FigureRow :key="bench.last" class="beside" :figures="small" :most="cut ? 3 : 4">
+    <FigureRow :key="step?.key" class="beside" :figures="small" :most="cut ? 3 : 4">
       <template v-if="cut" #first>
         <span class="figure">
           <span class="muted small">last reading</span>
