@@ -7,6 +7,7 @@ import { asProblem, ask, client } from '@/shared/api/client'
 import WaitingSign from '@/shared/controls/WaitingSign.vue'
 import EmptyShell from '@/shared/controls/EmptyShell.vue'
 import FigureRow from '@/shared/figures/FigureRow.vue'
+import { named } from '@/shared/figures/labelled'
 import { provideUnit } from '@/shared/figures/useUnits'
 import { useTitle } from '@/shared/state/useTitle'
 
@@ -66,7 +67,7 @@ const empty = computed(() => told.value && !told.value.sizes.length && !told.val
           <v-btn color="secondary" :to="{ name: 'bench', params: { id } }">Open the bench</v-btn>
         </section>
         <section v-if="told.bar.length" class="bar" aria-label="Bar">
-          <FigureRow :figures="told.bar.map((figure) => ({ label: figure.name, figure }))" />
+          <FigureRow :figures="told.bar.map(named)" />
         </section>
         <section v-if="told.card.length" aria-label="First good piece">
           <h2>First good piece (piece {{ told.first }})</h2>

@@ -4,7 +4,8 @@ import { computed, ref, watch } from 'vue'
 import { dieSettled } from '@/features/bench/dieSettled'
 import type { BenchNow, SizeNow } from '@/features/bench/projected'
 import type { Figure, Schemas } from '@/shared/api/client'
-import FigureRow, { type Labelled } from '@/shared/figures/FigureRow.vue'
+import FigureRow from '@/shared/figures/FigureRow.vue'
+import { type Labelled, named } from '@/shared/figures/labelled'
 import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
 import { useUnits } from '@/shared/figures/useUnits'
 import { useNarrow } from '@/shared/state/useScreen'
@@ -49,7 +50,7 @@ const small = computed<Labelled[]>(() => {
         .filter((f) => f.key !== big.value)
         // A die is set first: how that is done needs the room.
         .slice(0, !dieSettled(props.bench) ? 0 : props.brief || narrow.value ? 2 : 4)
-        .map((f) => ({ label: f.figure.name, figure: f.figure }))
+        .map((f) => named(f.figure))
     )
   // Where one is to get to is told in the sentence, too: a phone has no room for it twice.
   const target = narrow.value ? undefined : aimed.value

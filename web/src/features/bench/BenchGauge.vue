@@ -7,6 +7,7 @@ import DieScrews from '@/features/bench/DieScrews.vue'
 import type { BenchNow } from '@/features/bench/projected'
 import type { Figure } from '@/shared/api/client'
 import FigureRow from '@/shared/figures/FigureRow.vue'
+import { named } from '@/shared/figures/labelled'
 import WhyItBinds from '@/features/bench/WhyItBinds.vue'
 import MeasuredThread from '@/features/bench/MeasuredThread.vue'
 import type { useGauges } from '@/features/bench/useGauges'
@@ -43,7 +44,7 @@ const chances = computed(() =>
     .filter((one): one is Figure => !!one)
     .map((figure, place) => {
       const turn = !place && !!props.bench.advice?.more
-      return { label: figure.name, figure, strong: turn, both: turn }
+      return { ...named(figure), strong: turn, both: turn }
     }),
 )
 /** Something stands elsewhere than it came: a die, a head, or the adjustable tap of a hole. */

@@ -6,6 +6,7 @@ import type { BenchNow } from '@/features/bench/projected'
 import type { FieldError, Unit } from '@/shared/api/client'
 import UnlikelyReading from '@/features/bench/UnlikelyReading.vue'
 import FigureRow from '@/shared/figures/FigureRow.vue'
+import { named } from '@/shared/figures/labelled'
 import { useUnits } from '@/shared/figures/useUnits'
 
 /** A thread measured instead of tried with a nut, over three wires or by its anvils, and how surely it is in its class. */
@@ -33,7 +34,7 @@ const best = computed(() => props.bench.step?.figures.find((one) => one.key === 
 const sized = computed(() => {
   const found = props.bench.sized
   const told = found ? [found.pitch_diameter, found.uncertainty, found.chance] : []
-  return told.map((figure) => ({ label: figure.name, figure }))
+  return told.map(named)
 })
 function send(sure = false) {
   if (!over.value.trim()) return

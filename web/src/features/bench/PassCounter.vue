@@ -6,6 +6,7 @@ import { say } from '@/features/bench/sounds'
 import type { Operation } from '@/shared/api/client'
 import { useUnits } from '@/shared/figures/useUnits'
 import FigureRow from '@/shared/figures/FigureRow.vue'
+import { named } from '@/shared/figures/labelled'
 import { useKeys } from '@/shared/state/useKeys'
 
 /** Passes of a threading tool, one after the other: what the dial reads at this one, from when on the mate is tried. */
@@ -19,9 +20,7 @@ watch(
 /** What goes with every pass: how far in all, how fast, what the carriage travels. */
 const BESIDE = ['infeed', 'speed', 'travel', 'room']
 const beside = computed(() =>
-  props.step.figures
-    .filter((one) => BESIDE.includes(one.key))
-    .map(({ figure }) => ({ label: figure.name, figure })),
+  props.step.figures.filter((one) => BESIDE.includes(one.key)).map((one) => named(one.figure)),
 )
 const count = computed(() => props.step.passes.length)
 const pass = computed(() => props.step.passes[Math.min(at.value, count.value - 1)])

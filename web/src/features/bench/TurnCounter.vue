@@ -8,6 +8,7 @@ import { beep, say } from '@/features/bench/sounds'
 import { useCountdown } from '@/features/bench/useCountdown'
 import type { Schemas } from '@/shared/api/client'
 import FigureRow from '@/shared/figures/FigureRow.vue'
+import { named } from '@/shared/figures/labelled'
 import { stored } from '@/shared/state/stored'
 import { useKeys } from '@/shared/state/useKeys'
 
@@ -23,10 +24,7 @@ watch(made, (turns) => (counting.value = turns > 0), { immediate: true })
 const chosen = ref(0)
 const used = computed(() => props.count.speeds[chosen.value])
 const told = computed(() =>
-  (used.value ? [used.value.seconds, used.value.travel, used.value.stands] : []).map((figure) => ({
-    label: figure.name,
-    figure,
-  })),
+  (used.value ? [used.value.seconds, used.value.travel, used.value.stands] : []).map(named),
 )
 const speeds = computed(() =>
   props.count.speeds.map((one, n) => ({ value: n, title: `${one.speed} rev/min` })),

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Schemas } from '@/shared/api/client'
 import FigureRow from '@/shared/figures/FigureRow.vue'
+import { named } from '@/shared/figures/labelled'
 
 /** A train: its wheels, whether it is exact, what it is off; a press draws it. */
 defineProps<{ train: Schemas['TrainShown']; chosen: boolean }>()
@@ -22,7 +23,7 @@ const emit = defineEmits<{ choose: [] }>()
       <small class="muted">{{ train.words }}</small>
     </button>
     <span v-if="train.exact" class="exact">✓ exact</span>
-    <FigureRow v-else class="off" :figures="train.errors.map((figure) => ({ label: figure.name, figure }))" />
+    <FigureRow v-else class="off" :figures="train.errors.map(named)" />
     <span v-if="!train.meshes" class="field-error">✗ Does not fit: a gear hits a shaft</span>
   </li>
 </template>

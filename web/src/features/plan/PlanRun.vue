@@ -4,6 +4,7 @@ import { nextTick, useTemplateRef, watch } from 'vue'
 import StepList from '@/features/plan/StepList.vue'
 import type { Operation, Plan } from '@/shared/api/client'
 import FigureRow from '@/shared/figures/FigureRow.vue'
+import { named } from '@/shared/figures/labelled'
 
 /** The steps from first to last, what they take together, and what is to be said of them. */
 const props = defineProps<{ plan: Plan; steps: Operation[]; chosen: string }>()
@@ -37,7 +38,7 @@ watch([() => props.chosen, box], async () => {
     >
       ◆ {{ note.text }}
     </p>
-    <FigureRow list :figures="plan.batch.map((figure) => ({ label: figure.name, figure }))" />
+    <FigureRow list :figures="plan.batch.map(named)" />
   </div>
 </template>
 

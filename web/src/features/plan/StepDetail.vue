@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import type { Operation } from '@/shared/api/client'
 import CautionLine from '@/shared/controls/CautionLine.vue'
 import FigureRow from '@/shared/figures/FigureRow.vue'
+import { named } from '@/shared/figures/labelled'
 import StepSentence from '@/shared/figures/StepSentence.vue'
 import { useUnits } from '@/shared/figures/useUnits'
 
@@ -11,11 +12,7 @@ import { useUnits } from '@/shared/figures/useUnits'
 const props = defineProps<{ step: Operation; walk?: boolean }>()
 const { told } = useUnits()
 const figures = computed(() =>
-  props.step.figures.map(({ key, figure }) => ({
-    label: figure.name,
-    figure,
-    both: key === props.step.headline,
-  })),
+  props.step.figures.map(({ key, figure }) => ({ ...named(figure), both: key === props.step.headline })),
 )
 </script>
 

@@ -2,9 +2,10 @@
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 
-import type { Figure, Schemas } from '@/shared/api/client'
+import type { Schemas } from '@/shared/api/client'
 import DrillList from '@/shared/figures/DrillList.vue'
 import FigureRow from '@/shared/figures/FigureRow.vue'
+import { named } from '@/shared/figures/labelled'
 import { provideUnit } from '@/shared/figures/useUnits'
 import ShopServes from '@/shared/jobs/ShopServes.vue'
 
@@ -13,7 +14,6 @@ const props = defineProps<{ size: Schemas['SizeShown'] }>()
 const emit = defineEmits<{ close: [] }>()
 const router = useRouter()
 provideUnit(() => props.size.unit)
-const named = (figure: Figure) => ({ label: figure.name, figure })
 const blanks = computed(() =>
   props.size.figures.blank.map(({ school, figure, within_class: within }) => ({
     label: `${school}${within ? '' : ' ⊘ outside class limits'}`,

@@ -6,6 +6,7 @@ import { VSelect } from 'vuetify/components/VSelect'
 
 import { asProblem, ask, client, type FieldError } from '@/shared/api/client'
 import FigureRow from '@/shared/figures/FigureRow.vue'
+import { named } from '@/shared/figures/labelled'
 import StartField from '@/features/start/StartField.vue'
 import { stored } from '@/shared/state/stored'
 import { useChoices } from '@/shared/api/useChoices'
@@ -61,7 +62,7 @@ const { found: sketch } = useLive(
       }),
     ),
 )
-const figures = computed(() => (found.value?.figures ?? []).map((figure) => ({ label: figure.name, figure })))
+const figures = computed(() => (found.value?.figures ?? []).map(named))
 
 const FIELDS = computed<{ key: Key; label: string; hint?: string; wide?: boolean }[]>(() => [
   { key: 'title', label: 'Name of the job', hint: 'e.g. winding spindle', wide: true },

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { VCheckbox } from 'vuetify/components/VCheckbox'
 
 import FigureRow from '@/shared/figures/FigureRow.vue'
+import { named } from '@/shared/figures/labelled'
 import FigureValue from '@/shared/figures/FigureValue.vue'
 import HoleMends from '@/features/threads/HoleMends.vue'
 import InlineChoice from '@/shared/controls/InlineChoice.vue'
@@ -24,19 +25,14 @@ const { data: choices } = useChoices()
 const { text } = useUnits()
 const error = (field: string) => problem.value?.of(field)
 const FITS = { within: '✓ in class', 'too-small': '− too small', 'too-large': '+ too large' }
-const named = computed(() =>
+const strength = computed(() =>
   found.value
-    ? [...found.value.strength, ...(found.value.margin ? [found.value.margin] : [])].map((figure) => ({
-        label: figure.name,
-        figure,
-      }))
+    ? [...found.value.strength, ...(found.value.margin ? [found.value.margin] : [])].map(named)
     : [],
 )
 const others = computed(() =>
   found.value
-    ? [found.value.bore, found.value.countersink, ...(found.value.form ? [found.value.form] : [])].map(
-        (figure) => ({ label: figure.name, figure }),
-      )
+    ? [found.value.bore, found.value.countersink, ...(found.value.form ? [found.value.form] : [])].map(named)
     : [],
 )
 </script>
@@ -120,7 +116,7 @@ const others = computed(() =>
         />
         <span class="muted">Strips first: {{ found.weaker }}</span>
       </p>
-      <FigureRow :figures="named" />
+      <FigureRow :figures="strength" />
       <p class="line">
         <InlineField
           label="Depth of full thread"
@@ -132,10 +128,7 @@ const others = computed(() =>
           @update:model-value="typed.depth = $event"
         />
       </p>
-      <FigureRow
-        v-if="found.depths.length"
-        :figures="found.depths.map((figure) => ({ label: figure.name, figure }))"
-      />
+      <FigureRow v-if="found.depths.length" :figures="found.depths.map(named)" />
       <p class="line">
         <InlineField
           label="Thickness of the material"
@@ -148,9 +141,7 @@ const others = computed(() =>
         />
       </p>
       <template v-if="found.thin">
-        <FigureRow
-          :figures="[found.thin.turns, found.thin.holds].map((figure) => ({ label: figure.name, figure }))"
-        />
+        <FigureRow :figures="[found.thin.turns, found.thin.holds].map(named)" />
         <p v-for="told in found.thin.advice" :key="told">{{ told }}</p>
       </template>
       <FigureRow :figures="others" />

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 
 import { ask, client } from '@/shared/api/client'
 import FigureRow from '@/shared/figures/FigureRow.vue'
+import { named } from '@/shared/figures/labelled'
 import InlineField from '@/shared/controls/InlineField.vue'
 import { stored } from '@/shared/state/stored'
 import { useLive } from '@/shared/api/useLive'
@@ -19,7 +20,7 @@ const { found, problem } = useLive(
   () => ({ q: props.thread, drills: drills.value, unit: unit.value }),
   (query) => ask(client.GET('/api/threads/pipe-hole', { params: { query } })),
 )
-const figures = computed(() => (found.value?.figures ?? []).map((figure) => ({ label: figure.name, figure })))
+const figures = computed(() => (found.value?.figures ?? []).map(named))
 </script>
 
 <template>

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 
 import { ask, client, type Figure } from '@/shared/api/client'
 import FigureRow from '@/shared/figures/FigureRow.vue'
+import { named } from '@/shared/figures/labelled'
 import InlineField from '@/shared/controls/InlineField.vue'
 import SheetDrawing from '@/shared/drawing/SheetDrawing.vue'
 import { useLive } from '@/shared/api/useLive'
@@ -26,7 +27,7 @@ const MARKS = {
   'nothing-holds': '✕',
 } as const
 const figures = computed<{ label: string; figure: Figure }[]>(() => [
-  ...(found.value?.figures ?? []).map((figure) => ({ label: figure.name, figure })),
+  ...(found.value?.figures ?? []).map(named),
   ...(found.value?.meetings ?? []).map((met) => ({ label: met.clearance.name, figure: met.clearance })),
 ])
 </script>

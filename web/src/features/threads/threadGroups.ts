@@ -1,4 +1,5 @@
-import type { Figure, Schemas } from '@/shared/api/client'
+import type { Schemas } from '@/shared/api/client'
+import { type Labelled, named } from '@/shared/figures/labelled'
 import type { CardQuery } from '@/features/threads/useCard'
 
 /** Figures of a thread that belong together, and what the person may add to them. */
@@ -11,10 +12,8 @@ export interface Group {
   hint?: string
   note?: string
   drills?: Schemas['DrillNumbers'][]
-  figures: { label: string; figure: Figure }[]
+  figures: Labelled[]
 }
-
-const named = (figures: Figure[]) => figures.map((figure) => ({ label: figure.name, figure }))
 
 /** The groups of a thread's page, in the order of the work; those without a figure or a field are left out. */
 export function groupsOf(c: Schemas['CardShown']): Group[] {
@@ -30,12 +29,12 @@ export function groupsOf(c: Schemas['CardShown']): Group[] {
     },
     {
       title: 'Relief groove, chamfer, stress area',
-      figures: named([
+      figures: [
         ...c.figures.groove,
         ...(c.figures.chamfer ? [c.figures.chamfer] : []),
         ...(c.stress ? [c.stress] : []),
         ...c.lengths,
-      ]),
+      ].map(named),
     },
     {
       title: 'Measure over wires',
@@ -49,7 +48,7 @@ export function groupsOf(c: Schemas['CardShown']): Group[] {
             ? `Drill shanks that fit: ${w.drawer.map((d) => d.name).join(', ')}.`
             : undefined
           : '⊘ This wire is outside the usable range. Choose one between the limits below.',
-      figures: w ? named([w.chosen, ...w.over, ...w.range, w.lead_angle]) : named([c.figures.wire]),
+      figures: (w ? [w.chosen, ...w.over, ...w.range, w.lead_angle] : [c.figures.wire]).map(named),
     },
     {
       title: 'Tapping drill',
@@ -60,13 +59,13 @@ export function groupsOf(c: Schemas['CardShown']): Group[] {
       drills: c.tapping_drills.length ? c.tapping_drills : undefined,
       figures: c.drill.map((figure) => ({ label: figure.note, figure })),
     },
-    { title: 'Gauges', figures: named([...c.gauges, ...(c.micrometer ? [c.micrometer] : [])]) },
+    { title: 'Gauges', figures: [...c.gauges, ...(c.micrometer ? [c.micrometer] : [])].map(named) },
     {
       title: 'Size before plating',
       field: c.limits.length ? 'plating' : undefined,
       before: 'plating',
       hint: 'thickness',
-      figures: named(c.plating),
+      figures: c.plating.map(named),
     },
   ]
   return groups.filter((g) => g.figures.length || g.field || g.drills)

@@ -1,20 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 
-import type { Figure } from '@/shared/api/client'
+import type { Labelled } from '@/shared/figures/labelled'
 import FigureValue from '@/shared/figures/FigureValue.vue'
 import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
 import { useUnits } from '@/shared/figures/useUnits'
-
-/** A figure of a block, and how it is told there. */
-export interface Labelled {
-  label: string
-  figure: Figure
-  /** Coral and large: what the block is for. */
-  strong?: boolean
-  /** Told in the other unit too: what is dialled or measured. */
-  both?: boolean
-}
 
 /**
  * The block of figures of every page: columns of one width, labels and figures each on one line; pressing a figure opens
