@@ -60,12 +60,13 @@ def _split(kind: ThingKind, named: str) -> tuple[str, dict[str, str]]:
     told: dict[str, str] = {}
     rest, notes = [], []
     words = {**ANY, **kind.line.words}
+    plainly = [word.strip(",;") for word in named.split()]
     for word in named.split():
         plain = word.lower().strip(",;")
         field, says = words.get(plain, ("", ""))
         if field and told.setdefault(field, says) != says:
-            before = next(one for one in named.split() if words.get(one.lower().strip(",;"), ("", ""))[0] == field)
-            raise wrong(f"Is it “{before}” or “{word}”? Put the other in brackets, as a note.")
+            before = next(one for one in plainly if words.get(one.lower(), ("", ""))[0] == field)
+            raise wrong(f"Is it “{before}” or “{word.strip(',;')}”? Put the other in brackets, as a note.")
         if field:
             continue
         if plain in QUALITIES or (kind.code == "reamer" and plain in TIGHT):

@@ -9,7 +9,7 @@ from dataclasses import fields
 from lathework.errors import InvalidDocument
 from lathework.fields import Choice
 from lathework.shop.kinds import CODES, KIND, KINDS, kind_of, name_of
-from lathework.shop.kinds.kind import COMMON, ROD, ROUND, Owned, ThingKind
+from lathework.shop.kinds.kind import COMMON, RING, ROD, ROUND, Owned, ThingKind
 from lathework.shop.kit import read_thing
 from lathework.shop.lines import read_line
 
@@ -80,9 +80,9 @@ class EveryKind(unittest.TestCase):
             with self.subTest(kind.code):
                 self.assertTrue(name_of(thing) and kind.short(thing) and kind.drawer(thing))
                 across_mm, bore_mm = kind.across(thing)
-                self.assertEqual(kind.sign in (ROUND, ROD) and not across_mm, False)
+                self.assertEqual(kind.sign in (ROUND, RING, ROD) and not across_mm, False)
                 self.assertGreaterEqual(across_mm, bore_mm)
-                self.assertTrue(kind.sign in (ROUND, ROD) or kind.sign.startswith("M"))
+                self.assertTrue(kind.sign in (ROUND, RING, ROD) or kind.sign.startswith("M"))
 
     def test_a_kind_without_a_part_does_not_load(self) -> None:
         with self.assertRaises(TypeError):

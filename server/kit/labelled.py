@@ -8,14 +8,10 @@ from server.kit.owned import owned
 from server.paper.labels import Labelled, labels
 from server.paper.thing_picture import Look
 
-_HOLLOW = ("collet", "bush")
-"""Kinds that are drawn with a hole of no known size."""
-
 
 def _look(thing: ThingShown) -> Look:
     form = thing.said.get("form", "")
-    sign, hollow = KIND[thing.kind].sign, thing.kind in _HOLLOW
-    return Look(sign, form, thing.across_mm, thing.bore_mm, hollow, threaded=bool(thing.thread))
+    return Look(KIND[thing.kind].sign, form, thing.across_mm, thing.bore_mm, threaded=bool(thing.thread))
 
 
 def sheet(address: str, place: str) -> bytes:

@@ -4,14 +4,14 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 from itertools import chain
-from math import cos, pi, sin, sqrt
+from math import cos, pi, sin
 
 from fontTools.pens.recordingPen import RecordingPen
 from fontTools.svgLib.path import parse_path
 from reportlab.lib.units import mm
 from reportlab.pdfgen.canvas import Canvas
 
-from lathework.shop.kinds.kind import ROD, ROUND
+from lathework.shop.kinds.kind import RING, ROD, ROUND
 
 _METAL, _INK, _PAPER = "#E8DCCB", "#22302F", "#FFFFFF"
 _LINE = 0.8
@@ -24,34 +24,38 @@ _STROKES = {"moveTo": "moveTo", "lineTo": "lineTo", "curveTo": "curveTo", "close
 _CHIP_HOLES = ((0.7, 0.7), (-0.7, 0.7), (0.7, -0.7), (-0.7, -0.7))
 _THREADED, _TURN = 0.6, 2.0
 """The share of a tap that has a thread, and a turn of it (points)."""
+_FLATS = cos(pi / 6)
+"""A hexagon over its flats, as a share of it over its corners."""
 _HOLLOW = 0.6
 """The hole of what has one of no known size, as a share of it."""
 
 
 @dataclass(frozen=True, slots=True)
 class Look:
-    """What a thing looks like: how its kind is drawn, its form, its size and that of its thread (unit: mm), 0 where it
-    has none; whether it has a hole, or a thread."""
+    """What a thing looks like: how its kind is drawn, its form, its size (of a hexagon or a square over the flats) and
+    that of its thread (unit: mm), 0 where it has none; whether it has a thread."""
 
     sign: str
     form: str
     across_mm: float
     bore_mm: float
-    hollow: bool
     threaded: bool
 
     @property
     def scaled(self) -> bool:
         """Whether it is drawn by its size, and not by a sign."""
-        return self.sign in (ROUND, ROD)
+        return self.sign in (ROUND, RING, ROD)
 
 
 def size_of(look: Look, most: float) -> tuple[float, float]:
     """How wide and how high it is drawn: true to size up to `most`, and no larger than that (unit: points)."""
     if not look.scaled:
         return _SIGN, _SIGN * _SIGN_HIGH / _SIGN_WIDE
-    across = min(look.across_mm * mm, most)
-    return across, across if look.sign == ROUND else min(_SIGN, most) if across else 0.0
+    if look.sign == ROD:
+        return min(look.across_mm * mm, most), min(_SIGN, most) if look.across_mm else 0.0
+    corners = 1 / _FLATS if look.form == "hexagon" else 1.0
+    across = min(look.across_mm * mm, most / corners)
+    return across * corners, across
 
 
 def _polygon(canvas: Canvas, corners: list[tuple[float, float]]) -> None:
@@ -64,16 +68,16 @@ def _polygon(canvas: Canvas, corners: list[tuple[float, float]]) -> None:
 
 
 def _round(canvas: Canvas, look: Look, radius: float) -> None:
-    """From above, its middle at the middle of the page's own measure."""
+    """From above, its middle at the middle of the page's own measure; `radius` is half of its size (unit: points)."""
     if look.form == "hexagon":
-        _polygon(canvas, [(cos(n * pi / 3) * radius, sin(n * pi / 3) * radius) for n in range(6)])
+        corner = radius / _FLATS
+        _polygon(canvas, [(cos(n * pi / 3) * corner, sin(n * pi / 3) * corner) for n in range(6)])
     elif look.form == "square":
-        half = radius / sqrt(2)
-        canvas.rect(-half, -half, 2 * half, 2 * half, fill=1)
+        canvas.rect(-radius, -radius, 2 * radius, 2 * radius, fill=1)
     else:
         canvas.circle(0, 0, radius, fill=1)
     canvas.setFillColor(_PAPER)
-    if look.hollow:
+    if look.sign == RING:
         canvas.circle(0, 0, radius * _HOLLOW, fill=1)
     if not look.bore_mm:
         return
@@ -101,9 +105,9 @@ def draw(canvas: Canvas, look: Look, left: float, bottom: float, most: float) ->
     canvas.setStrokeColor(_INK)
     canvas.setFillColor(_METAL)
     canvas.setLineWidth(_LINE)
-    if look.sign == ROUND and wide:
+    if look.sign in (ROUND, RING) and high:
         canvas.translate(left + wide / 2, bottom + high / 2)
-        _round(canvas, look, wide / 2)
+        _round(canvas, look, high / 2)
     elif look.sign == ROD and wide:
         canvas.rect(left, bottom, wide, high, fill=1)
         if look.threaded:

@@ -209,7 +209,9 @@ def what_changes(ways: Sequence[Weighed], pieces: int) -> tuple[str, ...]:
         elif start > pieces:
             told.append(f"From {start} pieces: {way.name}.")
     quicker = [
-        one for one in ways if not one.refused and one.lacking and best and one.whole.value < ways[0].whole.value
+        one
+        for one in ways
+        if one.lacking and not one.refused and not one.unusual and best and one.whole.value < ways[0].whole.value
     ]
     told += [f"If you had {' and '.join(one.lacking)}: {one.name}." for one in quicker[:2]]
     return tuple(told)

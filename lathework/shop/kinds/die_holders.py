@@ -9,7 +9,7 @@ from typing import Any
 from lathework.field_reader import FieldReader
 from lathework.fields import Choice, Extent
 from lathework.lengths import Length
-from lathework.shop.kinds.kind import ROUND, InLine, KindField, Owned, ThingKind, lies_under, unchecked
+from lathework.shop.kinds.kind import RING, InLine, KindField, Owned, ThingKind, lies_under, unchecked
 from lathework.shop.kinds.shared import (
     BORE,
     POCKET,
@@ -168,7 +168,7 @@ BUSH = ThingKind(
     short=_bush_name,
     drawer=lies_under("Holders"),
     across=lambda bush: (bush.bore.mm, 0.0),
-    sign=ROUND,
+    sign=RING,
     line=InLine(
         called=r"(?:guide )?bush(?:es)?",
         rank=4,

@@ -26,7 +26,7 @@ COMMON: Mapping[str, Field] = {
     "notes": Text("what one should know of it", LONGEST_NOTE),
 }
 """What is told of every thing."""
-ROUND, ROD = "round", "rod"
+ROUND, RING, ROD = "round", "ring", "rod"
 """How what has one size is drawn, to scale: from its end, or from its side."""
 
 
@@ -81,7 +81,8 @@ class ThingKind:
     `code` and `place` among the others; what one is `called`, and `about`; the class that it is `made` of; its
     `fields`, each with its label; what else is checked; what a fitter calls one, what stands under it where it lies,
     and the heading it lies under where nobody said; its diameters over all and of its thread (millimetres, 0 for
-    none), and its `sign`: ROUND, ROD, or a path in a box of 72 by 44 of what is not drawn to scale.
+    none), and its `sign`: ROUND, RING (with a hole of no known size), ROD, or a path in a box of 72 by 44 of what is
+    not drawn to scale.
     """
 
     code: str

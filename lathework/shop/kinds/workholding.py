@@ -10,7 +10,7 @@ from fractions import Fraction
 from lathework.fields import Choice, Extent, Text
 from lathework.lengths import Length, Span
 from lathework.shop.kinds.kind import (
-    ROUND,
+    RING,
     InLine,
     KindField,
     Owned,
@@ -115,7 +115,7 @@ COLLET = ThingKind(
     short=_collet_name,
     drawer=lies_under("Collets and chucks"),
     across=lambda collet: (collet.most.mm, 0.0),
-    sign=ROUND,
+    sign=RING,
     line=InLine(called=r"collets?", rank=5, words={}, reads=_reads_collet, alone=False, more=False),
 )
 CHUCK = ThingKind(

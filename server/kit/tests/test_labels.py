@@ -37,14 +37,23 @@ def extent(look: Look) -> float:
 
 
 class Drawn(TestCase):
-    def look(self, kind: str, across_mm: float, bore_mm: float = 0.0) -> Look:
-        return Look(KIND[kind].sign, "", across_mm, bore_mm, hollow=False, threaded=False)
+    def look(self, kind: str, across_mm: float, bore_mm: float = 0.0, form: str = "") -> Look:
+        return Look(KIND[kind].sign, form, across_mm, bore_mm, threaded=False)
 
     def test_true_to_size(self) -> None:
         """A die of an inch is an inch on paper, a drill of 6 mm is 6 mm; what has no room is as large as there is."""
         self.assertAlmostEqual(extent(self.look("die", 25.4, 12.7)), POINTS_OF_AN_INCH, delta=0.1)
         self.assertAlmostEqual(extent(self.look("drill", 6.0)), 6 / 25.4 * POINTS_OF_AN_INCH, delta=0.1)
         self.assertAlmostEqual(extent(self.look("die", 38.1, 20.0)), _MOST, delta=0.1)
+
+    def test_a_bar_is_sold_by_its_flats(self) -> None:
+        """Half an inch over the flats is half an inch of a square, and 0.577 in over the corners of a hexagon."""
+        half = POINTS_OF_AN_INCH / 2
+        self.assertAlmostEqual(extent(self.look("bar", 12.7, form="square")), half, delta=0.1)
+        hexagon = self.look("bar", 12.7, form="hexagon")
+        self.assertAlmostEqual(extent(hexagon), half * 1.1547, delta=0.1)
+        self.assertAlmostEqual(size_of(hexagon, _MOST)[1], half, delta=0.1)
+        self.assertLessEqual(size_of(self.look("bar", 38.1, form="hexagon"), _MOST)[0], _MOST + 0.01)
 
     def test_every_kind_is_drawn(self) -> None:
         for kind in KINDS:

@@ -71,15 +71,6 @@ export const SHEET: Sheet = {
   labels: [label(385, 172, '1.500', 'length'), label(525, 90, 'Z 0')],
 }
 
-const dimension = lengthOf('0.4925', '12.510')
-export const DIMENSION: Schemas['DimensionShown'] = {
-  measured: 'diameter',
-  name: 'diameter',
-  how: 'micrometer or caliper',
-  aim: dimension,
-  low: lengthOf('0.4905', '12.459'),
-  high: lengthOf('0.4950', '12.573'),
-}
 export const CAUTIONS: Schemas['Caution'][] = [
   { code: 'chips', do: 'Cover your eyes.', why: 'Short, hot chips fly.' },
 ]

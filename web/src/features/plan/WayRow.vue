@@ -20,7 +20,7 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
       <span v-if="best" class="mark">◆ quickest</span>
       <p class="muted small">{{ way.remark }}</p>
       <p v-for="why in way.refused" :key="why" class="small">✗ {{ why }}</p>
-      <p v-for="why in way.unusual" :key="why" class="small">◇ Unusual here: {{ why }}</p>
+      <p v-for="why in way.unusual" :key="why" class="small">Unusual here: {{ why }}</p>
       <p v-for="what in way.lacking" :key="what" class="lacks small">◆ {{ what }}</p>
       <p v-if="way.make" class="small">
         <router-link :to="{ name: 'holders', query: { thread } }">Design one</router-link>

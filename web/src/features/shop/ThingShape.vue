@@ -26,7 +26,10 @@ const CLEARANCE = [
 const web = computed(() => radius.value - bore.value)
 const { data: kinds } = useKinds()
 const sign = computed(() => kinds.value?.find((one) => one.kind === props.thing.kind)?.sign ?? '')
-const round = computed(() => sign.value === 'round')
+const round = computed(() => sign.value === 'round' || sign.value === 'ring')
+/** A hexagon and a square are as large as they are over their flats. */
+const corner = computed(() => radius.value / Math.cos(Math.PI / 6))
+const half = computed(() => (props.thing.said.form === 'hexagon' ? corner.value : radius.value))
 const rod = computed(() => sign.value === 'rod')
 /** How tall a drill or a tap of that thickness stands, and how thick it is, in sheet units. */
 const tall = computed(() => Math.min(HIGH - 4, 26 + props.thing.across_mm * 2.4))
@@ -34,15 +37,15 @@ const thick = computed(() => Math.max(2, Math.min(26, props.thing.across_mm * PE
 </script>
 
 <template>
-  <svg v-if="round" :class="{ gone }" :width="2 * radius + 4" :height="2 * radius + 4" aria-hidden="true">
-    <g :transform="`translate(${radius + 2} ${radius + 2})`">
+  <svg v-if="round" :class="{ gone }" :width="2 * half + 4" :height="2 * radius + 4" aria-hidden="true">
+    <g :transform="`translate(${half + 2} ${radius + 2})`">
       <polygon
         v-if="thing.said.form === 'hexagon'"
         class="body"
         :points="
           [0, 1, 2, 3, 4, 5]
             .map((n) =>
-              [Math.cos((n * Math.PI) / 3) * radius, Math.sin((n * Math.PI) / 3) * radius].join(','),
+              [Math.cos((n * Math.PI) / 3) * corner, Math.sin((n * Math.PI) / 3) * corner].join(','),
             )
             .join(' ')
         "
@@ -50,13 +53,13 @@ const thick = computed(() => Math.max(2, Math.min(26, props.thing.across_mm * PE
       <rect
         v-else-if="thing.said.form === 'square'"
         class="body"
-        :x="-radius * 0.8"
-        :y="-radius * 0.8"
-        :width="radius * 1.6"
-        :height="radius * 1.6"
+        :x="-radius"
+        :y="-radius"
+        :width="radius * 2"
+        :height="radius * 2"
       />
       <circle v-else class="body" :r="radius" />
-      <circle v-if="thing.kind === 'collet' || thing.kind === 'bush'" class="bore" :r="radius * 0.6" />
+      <circle v-if="sign === 'ring'" class="bore" :r="radius * 0.6" />
       <template v-if="thing.kind === 'die'">
         <circle class="bore" :r="bore" />
         <circle
